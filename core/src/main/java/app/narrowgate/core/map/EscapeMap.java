@@ -1,0 +1,84 @@
+package app.narrowgate.core.map;
+
+import app.narrowgate.core.check.Text;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+
+/**
+ * A whole map. The value itself holds anything; whether its parts fit together is what {@link MapRules} tells.
+ *
+ * @param title the map's name
+ */
+public record EscapeMap(String title, List<Family> families, List<Fact> facts, List<Principle> principles,
+        List<Movement> movements, List<Technique> techniques, List<Situation> situations, List<Outcome> outcomes,
+        List<Reaction> reactions, List<Aim> aims) {
+
+    public EscapeMap {
+        Text.TITLE.require("The map's title", title);
+        families = List.copyOf(families);
+        facts = List.copyOf(facts);
+        principles = List.copyOf(principles);
+        movements = List.copyOf(movements);
+        techniques = List.copyOf(techniques);
+        situations = List.copyOf(situations);
+        outcomes = List.copyOf(outcomes);
+        reactions = List.copyOf(reactions);
+        aims = List.copyOf(aims);
+    }
+
+    /** A map without parts. */
+    public static EscapeMap empty(String title) {
+        return new EscapeMap(title, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
+                List.of(), List.of());
+    }
+
+    /** The same map with {@code part} in the place of the one with its id, or at the end. */
+    public EscapeMap with(Reaction part) {
+        return withReactions(Parts.put(reactions, part, Reaction::id));
+    }
+
+    /** The same map with {@code part} in the place of the one with its id, or at the end. */
+    public EscapeMap with(Technique part) {
+        return new EscapeMap(title, families, facts, principles, movements,
+                Parts.put(techniques, part, Technique::id), situations, outcomes, reactions, aims);
+    }
+
+    /** The same map with {@code part} in the place of the one with its id, or at the end. */
+    public EscapeMap with(Situation part) {
+        return new EscapeMap(title, families, facts, principles, movements, techniques,
+                Parts.put(situations, part, Situation::id), outcomes, reactions, aims);
+    }
+
+    /** The same map without that reaction. */
+    public EscapeMap withoutReaction(Id id) {
+        List<Reaction> kept = new ArrayList<>(reactions);
+        kept.removeIf(r -> r.id().equals(id));
+        return withReactions(kept);
+    }
+
+    /** The same map with other reactions. */
+    public EscapeMap withReactions(List<Reaction> others) {
+        return new EscapeMap(title, families, facts, principles, movements, techniques, situations, outcomes,
+                others, aims);
+    }
+
+    /**
+     * An id close to {@code words} that none of {@code taken} has: the words in lower case with hyphens, cut to 48
+     * characters, with a number behind it where needed.
+     */
+    public static <T> Id freeId(String words, List<T> taken, Function<T, Id> idOf) {
+        String plain = java.text.Normalizer.normalize(words, java.text.Normalizer.Form.NFD)
+                .toLowerCase(java.util.Locale.ROOT)
+                .replaceAll("\\p{M}", "")
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^-+|-+$", "");
+        String stem = plain.isEmpty() ? "part" : plain.substring(0, Math.min(48, plain.length())).replaceAll("-+$", "");
+        var used = taken.stream().map(idOf).map(Id::value).collect(java.util.stream.Collectors.toSet());
+        String candidate = stem;
+        for (int n = 2; used.contains(candidate); n++) {
+            candidate = stem + "-" + n;
+        }
+        return Id.of(candidate);
+    }
+}

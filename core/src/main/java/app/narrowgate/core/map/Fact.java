@@ -1,0 +1,10 @@
+package app.narrowgate.core.map;
+
+import app.narrowgate.core.check.Text;
+
+/** Something that is true, false or open in a situation, such as "their shoulders are forward". */
+public record Fact(Id id, String title) {
+    public Fact {
+        Text.TITLE.require("A fact's title", title);
+    }
+}

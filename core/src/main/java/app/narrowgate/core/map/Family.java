@@ -1,0 +1,10 @@
+package app.narrowgate.core.map;
+
+import app.narrowgate.core.check.Text;
+
+/** A group of situations, such as the mount; the rows of the map view. */
+public record Family(Id id, String title) {
+    public Family {
+        Text.TITLE.require("A family's title", title);
+    }
+}

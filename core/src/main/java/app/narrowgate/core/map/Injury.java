@@ -1,0 +1,6 @@
+package app.narrowgate.core.map;
+
+/** A body part whose injury can forbid a technique. */
+public enum Injury implements Coded {
+    KNEE, NECK, SHOULDER, RIB, ELBOW, WRIST, ANKLE, LOWER_BACK
+}

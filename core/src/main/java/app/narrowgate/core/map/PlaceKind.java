@@ -1,0 +1,6 @@
+package app.narrowgate.core.map;
+
+/** The kind of an outcome or of a resting place; an aim gives each its worth. */
+public enum PlaceKind implements Coded {
+    REVERSAL, COUNTER, STANDING, GUARD, HALF, NEUTRAL, TURTLE, TAP
+}

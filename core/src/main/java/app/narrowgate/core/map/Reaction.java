@@ -1,0 +1,69 @@
+package app.narrowgate.core.map;
+
+import app.narrowgate.core.check.Range;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A technique used in one situation.
+ *
+ * @param from the situation
+ * @param technique what is done
+ * @param needs facts that must not be contradicted there
+ * @param seconds time from the decision until it is under way
+ * @param works the chance that it gets going against an even partner of the same level
+ * @param stuffed where a failed attempt lands; empty for the same situation
+ * @param responses the top player's answers; may be empty while none is known
+ */
+public record Reaction(Id id, Id from, Id technique, Map<Id, Boolean> needs, double seconds, Likelihood works,
+        Optional<Id> stuffed, List<Response> responses) {
+
+    /** Time a reaction may take. */
+    public static final Range SECONDS = new Range(0, 120, "seconds");
+
+    public Reaction {
+        SECONDS.require("A reaction's time", seconds);
+        Range.CHANCE.require("How often it works", works.chance());
+        needs = Collections.unmodifiableMap(new LinkedHashMap<>(needs));
+        responses = List.copyOf(responses);
+        Set<Id> seen = new HashSet<>();
+        for (Response response : responses) {
+            if (!seen.add(response.id())) {
+                throw new IllegalArgumentException("Two responses share the id “%s”.".formatted(response.id()));
+            }
+        }
+    }
+
+    /** Where a failed attempt lands: {@link #stuffed} or the situation itself. */
+    public Id whenStuffed() {
+        return stuffed.orElse(from);
+    }
+
+    /** The response with that id. */
+    public Optional<Response> response(Id responseId) {
+        return responses.stream().filter(r -> r.id().equals(responseId)).findFirst();
+    }
+
+    /** The same reaction with other responses. */
+    public Reaction withResponses(List<Response> others) {
+        return new Reaction(id, from, technique, needs, seconds, works, stuffed, others);
+    }
+
+    /** The same reaction with {@code response} put in the place of the one with its id, or at the end. */
+    public Reaction withResponse(Response response) {
+        return withResponses(Parts.put(responses, response, Response::id));
+    }
+
+    /** The same reaction without the response of that id. */
+    public Reaction withoutResponse(Id responseId) {
+        List<Response> kept = new ArrayList<>(responses);
+        kept.removeIf(r -> r.id().equals(responseId));
+        return withResponses(kept);
+    }
+}

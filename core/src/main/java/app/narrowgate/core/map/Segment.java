@@ -1,0 +1,6 @@
+package app.narrowgate.core.map;
+
+/** A body segment of the bottom player that can be held or free. "Near" is the side on which the top player lies. */
+public enum Segment implements Coded {
+    HEAD, NEAR_ARM, FAR_ARM, TRUNK, HIPS, NEAR_LEG, FAR_LEG
+}

@@ -1,0 +1,28 @@
+package app.narrowgate.core.odds;
+
+import app.narrowgate.core.map.Id;
+import java.util.List;
+
+/**
+ * One reaction in its situation.
+ *
+ * @param closedBy the facts of the situation that contradict its needs; empty when it is usable
+ * @param takes seconds from the start of the situation until it is under way: late start, thinking, doing
+ * @param inTime chance in [0,1] that this is before the clock moves on
+ * @param works chance in [0,1] that it then gets going
+ * @param underWay worth in [0,1] once it has got going
+ * @param worth worth in [0,1] of choosing it; 0 when closed
+ */
+public record ReactionOdds(Id reaction, List<Id> closedBy, double takes, double inTime, double works, double underWay,
+        double worth, List<ResponseOdds> responses) {
+
+    public ReactionOdds {
+        closedBy = List.copyOf(closedBy);
+        responses = List.copyOf(responses);
+    }
+
+    /** True when no known fact rules it out. */
+    public boolean usable() {
+        return closedBy.isEmpty();
+    }
+}

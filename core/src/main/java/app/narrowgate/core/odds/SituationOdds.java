@@ -1,0 +1,37 @@
+package app.narrowgate.core.odds;
+
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.PlaceKind;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * One situation, solved.
+ *
+ * @param lower certified lower bound of the worth, in [0,1]
+ * @param upper certified upper bound of the worth, in [0,1]
+ * @param best the reaction to choose; empty where stopping is best or nothing is taught
+ * @param stop true when resting here is worth at least as much as going on
+ * @param ends chance of each kind of end when the best reactions are chosen; what is missing to 1 is held for ever
+ * @param exchanges expected number of reactions tried until the round ends; empty where it may never end
+ * @param reactions usable ones by worth, best first, then closed ones; equal ones in the map's order
+ */
+public record SituationOdds(Id situation, double lower, double upper, Optional<Id> best, boolean stop,
+        Map<PlaceKind, Double> ends, OptionalDouble exchanges, List<ReactionOdds> reactions) {
+
+    public SituationOdds {
+        EnumMap<PlaceKind, Double> ordered = new EnumMap<>(PlaceKind.class);
+        ordered.putAll(ends);
+        ends = Collections.unmodifiableMap(ordered);
+        reactions = List.copyOf(reactions);
+    }
+
+    /** The middle of the two bounds, at most half a millionth off. */
+    public double worth() {
+        return 0.5 * (lower + upper);
+    }
+}
