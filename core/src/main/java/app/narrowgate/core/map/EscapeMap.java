@@ -9,13 +9,18 @@ import java.util.function.Function;
  * A whole map. The value itself holds anything; whether its parts fit together is what {@link MapRules} tells.
  *
  * @param title the map's name
+ * @param about what a reader should know before trusting its figures; may be empty
  */
-public record EscapeMap(String title, List<Family> families, List<Fact> facts, List<Principle> principles,
+public record EscapeMap(String title, String about, List<Family> families, List<Fact> facts, List<Principle> principles,
         List<Movement> movements, List<Technique> techniques, List<Situation> situations, List<Outcome> outcomes,
         List<Reaction> reactions, List<Aim> aims) {
 
+    /** Room for the note about a map. */
+    public static final Text ABOUT = new Text(0, 1000);
+
     public EscapeMap {
         Text.TITLE.require("The map's title", title);
+        ABOUT.require("The note about the map", about);
         families = List.copyOf(families);
         facts = List.copyOf(facts);
         principles = List.copyOf(principles);
@@ -29,7 +34,7 @@ public record EscapeMap(String title, List<Family> families, List<Fact> facts, L
 
     /** A map without parts. */
     public static EscapeMap empty(String title) {
-        return new EscapeMap(title, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
+        return new EscapeMap(title, "", List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
                 List.of(), List.of());
     }
 
@@ -40,13 +45,13 @@ public record EscapeMap(String title, List<Family> families, List<Fact> facts, L
 
     /** The same map with {@code part} in the place of the one with its id, or at the end. */
     public EscapeMap with(Technique part) {
-        return new EscapeMap(title, families, facts, principles, movements,
+        return new EscapeMap(title, about, families, facts, principles, movements,
                 Parts.put(techniques, part, Technique::id), situations, outcomes, reactions, aims);
     }
 
     /** The same map with {@code part} in the place of the one with its id, or at the end. */
     public EscapeMap with(Situation part) {
-        return new EscapeMap(title, families, facts, principles, movements, techniques,
+        return new EscapeMap(title, about, families, facts, principles, movements, techniques,
                 Parts.put(situations, part, Situation::id), outcomes, reactions, aims);
     }
 
@@ -59,7 +64,7 @@ public record EscapeMap(String title, List<Family> families, List<Fact> facts, L
 
     /** The same map with other reactions. */
     public EscapeMap withReactions(List<Reaction> others) {
-        return new EscapeMap(title, families, facts, principles, movements, techniques, situations, outcomes,
+        return new EscapeMap(title, about, families, facts, principles, movements, techniques, situations, outcomes,
                 others, aims);
     }
 

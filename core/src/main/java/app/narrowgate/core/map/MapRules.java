@@ -96,6 +96,7 @@ public final class MapRules {
                 fact -> named(at + "/needs/" + fact, fact, id -> index.fact(id).isPresent(), "fact"));
         reaction.stuffed().ifPresent(
                 place -> named(at + "/stuffed", place, index::isPlace, "situation or outcome"));
+        unique(at.substring(1) + "/responses", reaction.responses(), Response::id);
         for (int i = 0; i < reaction.responses().size(); i++) {
             String here = at + "/responses/" + i + "/leads";
             reaction.responses().get(i).leads().ifPresent(

@@ -3,12 +3,10 @@ package app.narrowgate.core.map;
 import app.narrowgate.core.check.Range;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * A technique used in one situation.
@@ -32,12 +30,6 @@ public record Reaction(Id id, Id from, Id technique, Map<Id, Boolean> needs, dou
         Range.CHANCE.require("How often it works", works.chance());
         needs = Collections.unmodifiableMap(new LinkedHashMap<>(needs));
         responses = List.copyOf(responses);
-        Set<Id> seen = new HashSet<>();
-        for (Response response : responses) {
-            if (!seen.add(response.id())) {
-                throw new IllegalArgumentException("Two responses share the id “%s”.".formatted(response.id()));
-            }
-        }
     }
 
     /** Where a failed attempt lands: {@link #stuffed} or the situation itself. */

@@ -1,0 +1,8 @@
+package app.narrowgate.core.drill;
+
+import app.narrowgate.core.map.Coded;
+
+/** Which of the two partners is the bottom player. */
+public enum Role implements Coded {
+    FIRST, SECOND
+}

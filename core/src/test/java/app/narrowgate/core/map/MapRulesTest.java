@@ -1,0 +1,92 @@
+package app.narrowgate.core.map;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.narrowgate.core.check.Problem;
+import app.narrowgate.core.check.Text;
+import app.narrowgate.core.fixture.MapFixture;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class MapRulesTest {
+
+    private static List<String> places(EscapeMap map) {
+        return MapRules.problems(map).stream().map(Problem::place).toList();
+    }
+
+    @Test
+    void aMapThatFitsHasNoProblems() {
+        assertThat(MapRules.problems(new MapFixture().situation("a", 3, "tap").reaction("a", 0.5, "win", "*2").map()))
+                .isEmpty();
+    }
+
+    @Test
+    void everyMissingPlaceIsNamed() {
+        EscapeMap map = new MapFixture().situation("a", 3, "gone").reaction("a", 0.5, "lost").reaction("b", 1).map();
+        assertThat(places(map)).containsExactly(
+                "/situations/0/clock/becomes", "/reactions/0/responses/0/leads", "/reactions/1/from");
+    }
+
+    @Test
+    void placesNeedIdsOfTheirOwn() {
+        assertThat(places(new MapFixture().situation("win").map())).containsExactly("/outcomes/0/id");
+        assertThat(places(new MapFixture().situation("a").situation("a").map())).containsExactly("/situations/1/id");
+    }
+
+    @Test
+    void aMapWithoutAnAimHasNoOdds() {
+        assertThat(places(EscapeMap.empty("New"))).containsExactly("/aims");
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {Double.NaN, Double.POSITIVE_INFINITY, -1, 1e9})
+    void numbersOutsideAreRefusedEverywhere(double number) {
+        Id id = Id.of("x");
+        assertThatThrownBy(() -> new Clock(number, id)).hasMessageContaining("must lie between");
+        assertThatThrownBy(() -> Likelihood.of(number)).hasMessageContaining("must lie between");
+        assertThatThrownBy(() -> new Reaction(id, id, id, Map.of(), number, Likelihood.of(0.5), Optional.empty(),
+                List.of())).hasMessageContaining("must lie between");
+        assertThatThrownBy(() -> new Aim(id, "Aim", Map.of(PlaceKind.GUARD, number)))
+                .hasMessageContaining("must lie between");
+    }
+
+    @Test
+    void aChanceAboveOneIsNoWorks() {
+        Id id = Id.of("x");
+        assertThatThrownBy(() -> new Reaction(id, id, id, Map.of(), 1, Likelihood.of(1.5), Optional.empty(), List.of()))
+                .hasMessage("How often it works is 1.5; it must lie between 0 and 1.");
+        assertThatThrownBy(() -> new Response(id, "They wait", Likelihood.of(0), Optional.empty()))
+                .hasMessageContaining("a weight");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", " ", "<b>x</b>", "< script>", "a\nb", "a\u0000b"})
+    void titlesAreOnePlainLine(String title) {
+        assertThat(Text.TITLE.problem("A title", title)).isPresent();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"At most 90°", "a < b", "“quoted”", "Knie über die Hüfte"})
+    void plainWordsAreFine(String title) {
+        assertThat(Text.TITLE.problem("A title", title)).isEmpty();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "Upper", "with space", "../etc", "-start", "ä", "<script>"})
+    void idsAreStrict(String id) {
+        assertThatThrownBy(() -> Id.of(id)).hasMessageContaining("is not an id");
+    }
+
+    @Test
+    void freeIdsAreReadableAndFree() {
+        List<Id> taken = List.of(Id.of("hueft-pruefung"), Id.of("they-post"));
+        assertThat(EscapeMap.freeId("They post!", taken, id -> id)).isEqualTo(Id.of("they-post-2"));
+        assertThat(EscapeMap.freeId("???", taken, id -> id)).isEqualTo(Id.of("part"));
+        assertThat(EscapeMap.freeId("Élan vital", taken, id -> id)).isEqualTo(Id.of("elan-vital"));
+    }
+}

@@ -1,0 +1,273 @@
+package app.narrowgate.exchange.map;
+
+import app.narrowgate.core.check.Problem;
+import app.narrowgate.core.check.Range;
+import app.narrowgate.core.check.Text;
+import app.narrowgate.core.map.Coded;
+import app.narrowgate.core.map.Id;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * The fields of one JSON object, read strictly. A field that is wrong adds a problem and yields a harmless stand-in, so
+ * that reading goes on and every problem of a file is found in one pass; what was read counts only if there is none.
+ */
+final class Fields {
+
+    private static final int MOST_ITEMS = 100_000;
+
+    private final JsonNode node;
+    private final String place;
+    private final List<Problem> problems;
+    private final Set<String> known = new HashSet<>();
+
+    Fields(JsonNode node, String place, List<Problem> problems) {
+        this.node = node;
+        this.place = place;
+        this.problems = problems;
+        if (!node.isObject()) {
+            problem("", "This is " + kind(node) + "; an object { … } belongs here.");
+        }
+    }
+
+    private static String kind(JsonNode node) {
+        return switch (node.getNodeType()) {
+            case ARRAY -> "a list";
+            case BOOLEAN -> "true or false";
+            case NULL -> "null";
+            case NUMBER -> "a number";
+            case STRING -> "a text";
+            case OBJECT -> "an object";
+            default -> "nothing";
+        };
+    }
+
+    /** A JSON pointer to a field, escaped as RFC 6901 asks. */
+    String at(String field) {
+        return field.isEmpty() ? place : place + "/" + field.replace("~", "~0").replace("/", "~1");
+    }
+
+    void problem(String field, String message) {
+        problems.add(new Problem(at(field), message));
+    }
+
+    /** The field's value; empty when it is missing or null. */
+    private Optional<JsonNode> value(String field) {
+        known.add(field);
+        JsonNode value = node.get(field);
+        return value == null || value.isNull() ? Optional.empty() : Optional.of(value);
+    }
+
+    private Optional<JsonNode> required(String field) {
+        Optional<JsonNode> value = value(field);
+        if (value.isEmpty() && node.isObject()) {
+            problem(field, "“%s” is missing.".formatted(field));
+        }
+        return value;
+    }
+
+    private Optional<String> string(String field, Optional<JsonNode> value) {
+        if (value.isPresent() && !value.get().isString()) {
+            problem(field, "“%s” is %s; a text belongs here.".formatted(field, kind(value.get())));
+            return Optional.empty();
+        }
+        return value.map(JsonNode::stringValue);
+    }
+
+    String text(String field, Text rule) {
+        Optional<JsonNode> value = rule.least() > 0 ? required(field) : value(field);
+        return fit(field, string(field, value), rule);
+    }
+
+    private String fit(String field, Optional<String> text, Text rule) {
+        Optional<String> wrong = text.flatMap(t -> rule.problem("“" + field + "”", t));
+        wrong.ifPresent(message -> problem(field, message));
+        return text.isPresent() && wrong.isEmpty() ? text.get() : "?";
+    }
+
+    /** The part's own id; the stand-in for a bad one is taken from its place, so that it is unique. */
+    Id id() {
+        return id("id", required("id")).orElseGet(
+                () -> Id.of("unreadable" + Integer.toUnsignedString(place.hashCode())));
+    }
+
+    Id reference(String field) {
+        return id(field, required(field)).orElseGet(() -> Id.of("unreadable"));
+    }
+
+    Optional<Id> optionalReference(String field) {
+        return id(field, value(field));
+    }
+
+    private Optional<Id> id(String field, Optional<JsonNode> value) {
+        Optional<String> text = string(field, value);
+        Optional<String> wrong = text.flatMap(Id::problem);
+        wrong.ifPresent(message -> problem(field, message));
+        return wrong.isPresent() ? Optional.empty() : text.map(Id::of);
+    }
+
+    double number(String field, Range rule) {
+        return number(field, required(field), rule).orElse(rule.low());
+    }
+
+    double number(String field, Range rule, double otherwise) {
+        return number(field, value(field), rule).orElse(otherwise);
+    }
+
+    private Optional<Double> number(String field, Optional<JsonNode> value, Range rule) {
+        if (value.isEmpty()) {
+            return Optional.empty();
+        }
+        if (!value.get().isNumber()) {
+            problem(field, "“%s” is %s; a number belongs here.".formatted(field, kind(value.get())));
+            return Optional.empty();
+        }
+        double number = value.get().asDouble();
+        Optional<String> wrong = rule.problem("“" + field + "”", number);
+        wrong.ifPresent(message -> problem(field, message));
+        return wrong.isPresent() ? Optional.empty() : Optional.of(number);
+    }
+
+    boolean flag(String field, boolean otherwise) {
+        Optional<JsonNode> value = value(field);
+        if (value.isPresent() && !value.get().isBoolean()) {
+            problem(field, "“%s” is %s; true or false belongs here.".formatted(field, kind(value.get())));
+            return otherwise;
+        }
+        return value.map(JsonNode::booleanValue).orElse(otherwise);
+    }
+
+    <E extends Enum<E> & Coded> E coded(String field, Class<E> type) {
+        return coded(field, string(field, required(field)), type).orElse(type.getEnumConstants()[0]);
+    }
+
+    <E extends Enum<E> & Coded> Optional<E> optionalCoded(String field, Class<E> type) {
+        return coded(field, string(field, value(field)), type);
+    }
+
+    private <E extends Enum<E> & Coded> Optional<E> coded(String field, Optional<String> text, Class<E> type) {
+        Optional<E> constant = text.flatMap(t -> Coded.of(type, t));
+        if (text.isPresent() && constant.isEmpty()) {
+            problem(field, "“%s” is not one of %s.".formatted(text.get(), Coded.codes(type)));
+        }
+        return constant;
+    }
+
+    /** A field that is a word of {@code type} or a number. */
+    Optional<JsonNode> wordOrNumber(String field) {
+        Optional<JsonNode> value = required(field);
+        if (value.isPresent() && !value.get().isNumber() && !value.get().isString()) {
+            problem(field, "“%s” is %s; a word or a number belongs here.".formatted(field, kind(value.get())));
+            return Optional.empty();
+        }
+        return value;
+    }
+
+    /** An object field read by {@code reader}; empty when missing. */
+    <T> Optional<T> object(String field, Function<Fields, T> reader) {
+        return value(field).map(value -> read(value, at(field), reader));
+    }
+
+    /** A list of objects; an absent one is empty. */
+    <T> List<T> objects(String field, Function<Fields, T> reader) {
+        List<T> read = new ArrayList<>();
+        List<JsonNode> items = items(field);
+        for (int i = 0; i < items.size(); i++) {
+            read.add(read(items.get(i), at(field) + "/" + i, reader));
+        }
+        return read;
+    }
+
+    private <T> T read(JsonNode value, String where, Function<Fields, T> reader) {
+        Fields fields = new Fields(value, where, problems);
+        T read = reader.apply(fields);
+        fields.refuseUnknown();
+        return read;
+    }
+
+    /** A list of texts; an absent one is empty. */
+    List<String> texts(String field, Text rule, int most) {
+        List<JsonNode> items = items(field);
+        if (items.size() > most) {
+            problem(field, "“%s” has %d entries; at most %d fit.".formatted(field, items.size(), most));
+        }
+        List<String> texts = new ArrayList<>();
+        for (int i = 0; i < Math.min(most, items.size()); i++) {
+            Fields item = new Fields(node, place, problems);
+            texts.add(item.fit(field + "/" + i, item.string(field + "/" + i, Optional.of(items.get(i))), rule));
+        }
+        return texts;
+    }
+
+    private List<JsonNode> items(String field) {
+        Optional<JsonNode> value = value(field);
+        if (value.isEmpty()) {
+            return List.of();
+        }
+        if (!value.get().isArray()) {
+            problem(field, "“%s” is %s; a list [ … ] belongs here.".formatted(field, kind(value.get())));
+            return List.of();
+        }
+        if (value.get().size() > MOST_ITEMS) {
+            problem(field, "“%s” has %d entries; at most %d fit.".formatted(field, value.get().size(), MOST_ITEMS));
+            return List.of();
+        }
+        return List.copyOf(value.get().values());
+    }
+
+    /** An object from ids to true or false; an absent one is empty. */
+    Map<Id, Boolean> flags(String field) {
+        Map<Id, Boolean> flags = new LinkedHashMap<>();
+        object(field, fields -> {
+            fields.node.propertyNames().forEach(name -> {
+                fields.known.add(name);
+                Optional<String> wrong = Id.problem(name);
+                wrong.ifPresent(message -> fields.problem(name, message));
+                boolean flag = fields.flag(name, true);
+                if (wrong.isEmpty()) {
+                    flags.put(Id.of(name), flag);
+                }
+            });
+            return flags;
+        });
+        return flags;
+    }
+
+    /** An object whose names are codes of {@code type}; an absent one is empty. */
+    <E extends Enum<E> & Coded, V> Map<E, V> byCode(String field, Class<E> type, ValueReader<V> reader) {
+        Map<E, V> values = new LinkedHashMap<>();
+        object(field, fields -> {
+            fields.node.propertyNames().forEach(name -> {
+                Optional<E> code = fields.coded(name, Optional.of(name), type);
+                fields.known.add(name);
+                V value = reader.read(fields, name);
+                code.ifPresent(c -> values.put(c, value));
+            });
+            return values;
+        });
+        return values;
+    }
+
+    /** Reads one named field. */
+    interface ValueReader<V> {
+        V read(Fields fields, String name);
+    }
+
+    /** Adds a problem for every field that nothing asked for; a misspelt name must not be lost silently. */
+    void refuseUnknown() {
+        for (String name : node.propertyNames()) {
+            if (!known.contains(name)) {
+                problem(name, "“%s” is not a field of this object; known here: %s.".formatted(
+                        name.length() > 40 ? name.substring(0, 40) + "…" : name,
+                        String.join(", ", known.stream().sorted().toList())));
+            }
+        }
+    }
+}

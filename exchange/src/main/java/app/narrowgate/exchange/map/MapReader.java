@@ -1,0 +1,185 @@
+package app.narrowgate.exchange.map;
+
+import app.narrowgate.core.check.Problem;
+import app.narrowgate.core.check.ProblemsException;
+import app.narrowgate.core.check.Range;
+import app.narrowgate.core.check.Text;
+import app.narrowgate.core.map.Aim;
+import app.narrowgate.core.map.Clock;
+import app.narrowgate.core.map.Coded;
+import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.Fact;
+import app.narrowgate.core.map.Family;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.Injury;
+import app.narrowgate.core.map.Level;
+import app.narrowgate.core.map.Likelihood;
+import app.narrowgate.core.map.MapRules;
+import app.narrowgate.core.map.Movement;
+import app.narrowgate.core.map.Outcome;
+import app.narrowgate.core.map.PlaceKind;
+import app.narrowgate.core.map.Principle;
+import app.narrowgate.core.map.Reaction;
+import app.narrowgate.core.map.Response;
+import app.narrowgate.core.map.Segment;
+import app.narrowgate.core.map.Situation;
+import app.narrowgate.core.map.Stage;
+import app.narrowgate.core.map.StanceRef;
+import app.narrowgate.core.map.Technique;
+import app.narrowgate.core.map.Word;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import tools.jackson.databind.JsonNode;
+
+/** Reads a map file's tree. Finds every problem in one pass, in what the fields say and in how the parts fit. */
+final class MapReader {
+
+    private static final int MOST_TEXTS = 50;
+
+    private final List<Problem> problems = new ArrayList<>();
+
+    /**
+     * The map in {@code root}.
+     *
+     * @throws ProblemsException with every problem, if there is one
+     */
+    static EscapeMap read(JsonNode root) {
+        return new MapReader().map(root);
+    }
+
+    private EscapeMap map(JsonNode root) {
+        Fields fields = new Fields(root, "", problems);
+        String format = fields.text("format", Text.TITLE);
+        if (root.isObject() && !format.equals(MapJson.FORMAT) && !format.equals("?")) {
+            fields.problem("format", "“%s” is not a format known here; this reads %s.".formatted(format, MapJson.FORMAT));
+        }
+        EscapeMap map = new EscapeMap(
+                fields.text("title", Text.TITLE),
+                fields.text("about", EscapeMap.ABOUT).replaceAll("^\\?$", ""),
+                fields.objects("families", f -> new Family(f.id(), f.text("title", Text.TITLE))),
+                fields.objects("facts", f -> new Fact(f.id(), f.text("title", Text.TITLE))),
+                fields.objects("principles", MapReader::principle),
+                fields.objects("movements", f -> new Movement(f.id(), f.text("title", Text.TITLE))),
+                fields.objects("techniques", this::technique),
+                fields.objects("situations", MapReader::situation),
+                fields.objects("outcomes", f -> new Outcome(f.id(), f.text("title", Text.TITLE),
+                        f.coded("kind", PlaceKind.class))),
+                fields.objects("reactions", this::reaction),
+                fields.objects("aims", MapReader::aim));
+        fields.refuseUnknown();
+        Set<String> named = problems.stream().map(Problem::place).collect(Collectors.toSet());
+        if (root.isObject()) {
+            // A field that could not be read has been named; what its stand-in leads to is no news.
+            MapRules.problems(map).stream().filter(p -> !named.contains(p.place())).forEach(problems::add);
+        }
+        if (!problems.isEmpty()) {
+            throw new ProblemsException(problems);
+        }
+        return map;
+    }
+
+    private static Principle principle(Fields f) {
+        return new Principle(f.id(), f.text("title", Text.TITLE),
+                f.objects("stances", s -> new Principle.Stance(s.id(), s.text("title", Text.TITLE))));
+    }
+
+    private Technique technique(Fields f) {
+        return new Technique(f.id(), f.text("title", Text.TITLE), references(f, "movements"),
+                f.texts("checkpoints", Text.WORDS, Technique.MOST_CHECKPOINTS),
+                f.objects("faults", MapReader::fault),
+                f.objects("questions", q -> new Technique.Question(q.text("ask", Text.WORDS),
+                        optionalSentence(q, "answer"))),
+                f.texts("cautions", Text.WORDS, MOST_TEXTS), stance(f),
+                f.optionalCoded("level", Level.class).orElse(Level.NOVICE), f.flag("children", true), injuries(f));
+    }
+
+    private static Technique.Fault fault(Fields f) {
+        return new Technique.Fault(f.text("sign", Text.WORDS), optionalSentence(f, "cause"), optionalSentence(f, "fix"));
+    }
+
+    /** An absent sentence is empty, not the stand-in. */
+    private static String optionalSentence(Fields f, String field) {
+        String text = f.text(field, Text.SENTENCE);
+        return text.equals("?") ? "" : text;
+    }
+
+    private List<Id> references(Fields f, String field) {
+        List<Id> ids = new ArrayList<>();
+        List<String> texts = f.texts(field, Text.TITLE, MOST_TEXTS);
+        for (int i = 0; i < texts.size(); i++) {
+            String text = texts.get(i);
+            Optional<String> wrong = text.equals("?") ? Optional.empty() : Id.problem(text);
+            String where = f.at(field) + "/" + i;
+            wrong.ifPresent(message -> problems.add(new Problem(where, message)));
+            ids.add(wrong.isPresent() || text.equals("?") ? Id.of("unreadable") : Id.of(text));
+        }
+        return ids;
+    }
+
+    private Set<Injury> injuries(Fields f) {
+        Set<Injury> injuries = new LinkedHashSet<>();
+        List<String> texts = f.texts("avoidWith", Text.TITLE, MOST_TEXTS);
+        for (int i = 0; i < texts.size(); i++) {
+            Optional<Injury> injury = Coded.of(Injury.class, texts.get(i));
+            if (injury.isEmpty() && !texts.get(i).equals("?")) {
+                problems.add(new Problem(f.at("avoidWith") + "/" + i,
+                        "“%s” is not one of %s.".formatted(texts.get(i), Coded.codes(Injury.class))));
+            }
+            injury.ifPresent(injuries::add);
+        }
+        return injuries;
+    }
+
+    private static Optional<StanceRef> stance(Fields f) {
+        String text = optionalSentence(f, "stance");
+        if (text.isEmpty()) {
+            return Optional.empty();
+        }
+        String[] parts = text.split("/", -1);
+        if (parts.length != 2 || Id.problem(parts[0]).isPresent() || Id.problem(parts[1]).isPresent()) {
+            f.problem("stance", "“%s” does not name a stance; write principle/stance.".formatted(text));
+            return Optional.empty();
+        }
+        return Optional.of(new StanceRef(Id.of(parts[0]), Id.of(parts[1])));
+    }
+
+    private static Situation situation(Fields f) {
+        Optional<PlaceKind> rest = f.optionalCoded("rest", PlaceKind.class);
+        if (rest.equals(Optional.of(PlaceKind.TAP))) {
+            f.problem("rest", "Nobody rests in a tap; make it an outcome.");
+            rest = Optional.empty();
+        }
+        return new Situation(f.id(), f.text("title", Text.TITLE), f.reference("family"), f.coded("stage", Stage.class),
+                f.byCode("held", Segment.class, (held, name) -> held.text(name, Text.TITLE)), f.flags("facts"),
+                f.object("clock", c -> new Clock(c.number("seconds", Clock.SECONDS), c.reference("becomes"))),
+                f.number("entry", Situation.ENTRY, 0), rest);
+    }
+
+    private Reaction reaction(Fields f) {
+        return new Reaction(f.id(), f.reference("from"), f.reference("technique"), f.flags("needs"),
+                f.number("seconds", Reaction.SECONDS), likelihood(f, "works", Range.CHANCE),
+                f.optionalReference("stuffed"), f.objects("responses", this::response));
+    }
+
+    private Response response(Fields f) {
+        return new Response(f.id(), f.text("cue", Text.WORDS), likelihood(f, "often", Likelihood.WEIGHT),
+                f.optionalReference("leads"));
+    }
+
+    private static Likelihood likelihood(Fields f, String field, Range rule) {
+        Optional<JsonNode> value = f.wordOrNumber(field);
+        if (value.isPresent() && value.get().isNumber()) {
+            return Likelihood.of(f.number(field, rule));
+        }
+        return value.isEmpty() ? Likelihood.of(Word.SOMETIMES) : Likelihood.of(f.coded(field, Word.class));
+    }
+
+    private static Aim aim(Fields f) {
+        return new Aim(f.id(), f.text("title", Text.TITLE),
+                f.byCode("worth", PlaceKind.class, (worth, name) -> worth.number(name, Range.CHANCE)));
+    }
+}

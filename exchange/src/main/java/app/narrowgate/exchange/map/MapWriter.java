@@ -1,0 +1,164 @@
+package app.narrowgate.exchange.map;
+
+import app.narrowgate.core.map.Aim;
+import app.narrowgate.core.map.Coded;
+import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.Likelihood;
+import app.narrowgate.core.map.Principle;
+import app.narrowgate.core.map.Reaction;
+import app.narrowgate.core.map.Response;
+import app.narrowgate.core.map.Situation;
+import app.narrowgate.core.map.Technique;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Writes a map as the tree of a map file. What is absent or empty is left out. */
+final class MapWriter {
+
+    private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
+
+    private MapWriter() {
+    }
+
+    static ObjectNode write(EscapeMap map) {
+        ObjectNode root = JSON.objectNode();
+        root.put("format", MapJson.FORMAT);
+        root.put("title", map.title());
+        text(root, "about", map.about());
+        list(root, "families", map.families(), f -> named(f.id(), f.title()));
+        list(root, "facts", map.facts(), f -> named(f.id(), f.title()));
+        list(root, "principles", map.principles(), MapWriter::principle);
+        list(root, "movements", map.movements(), m -> named(m.id(), m.title()));
+        list(root, "techniques", map.techniques(), MapWriter::technique);
+        list(root, "situations", map.situations(), MapWriter::situation);
+        list(root, "outcomes", map.outcomes(), o -> named(o.id(), o.title()).put("kind", o.kind().code()));
+        list(root, "reactions", map.reactions(), MapWriter::reaction);
+        list(root, "aims", map.aims(), MapWriter::aim);
+        return root;
+    }
+
+    private static ObjectNode named(Id id, String title) {
+        return JSON.objectNode().put("id", id.value()).put("title", title);
+    }
+
+    private static ObjectNode principle(Principle principle) {
+        ObjectNode node = named(principle.id(), principle.title());
+        list(node, "stances", principle.stances(), s -> named(s.id(), s.title()));
+        return node;
+    }
+
+    private static ObjectNode technique(Technique technique) {
+        ObjectNode node = named(technique.id(), technique.title());
+        texts(node, "movements", technique.movements().stream().map(Id::value).toList());
+        texts(node, "checkpoints", technique.checkpoints());
+        list(node, "faults", technique.faults(), fault -> {
+            ObjectNode f = JSON.objectNode().put("sign", fault.sign());
+            text(f, "cause", fault.cause());
+            text(f, "fix", fault.fix());
+            return f;
+        });
+        list(node, "questions", technique.questions(), question -> {
+            ObjectNode q = JSON.objectNode().put("ask", question.ask());
+            text(q, "answer", question.answer());
+            return q;
+        });
+        texts(node, "cautions", technique.cautions());
+        technique.stance().ifPresent(stance -> node.put("stance", stance.toString()));
+        node.put("level", technique.level().code());
+        node.put("children", technique.children());
+        texts(node, "avoidWith", technique.avoidWith().stream().map(Coded::code).sorted().toList());
+        return node;
+    }
+
+    private static ObjectNode situation(Situation situation) {
+        ObjectNode node = named(situation.id(), situation.title());
+        node.put("family", situation.family().value());
+        node.put("stage", situation.stage().code());
+        if (!situation.held().isEmpty()) {
+            ObjectNode held = node.putObject("held");
+            situation.held().forEach((segment, by) -> held.put(segment.code(), by));
+        }
+        flags(node, "facts", situation.facts());
+        situation.clock().ifPresent(clock -> number(node.putObject("clock"), "seconds", clock.seconds())
+                .put("becomes", clock.becomes().value()));
+        if (situation.entry() > 0) {
+            number(node, "entry", situation.entry());
+        }
+        situation.rest().ifPresent(kind -> node.put("rest", kind.code()));
+        return node;
+    }
+
+    private static ObjectNode reaction(Reaction reaction) {
+        ObjectNode node = JSON.objectNode().put("id", reaction.id().value());
+        node.put("from", reaction.from().value());
+        node.put("technique", reaction.technique().value());
+        flags(node, "needs", reaction.needs());
+        number(node, "seconds", reaction.seconds());
+        likelihood(node, "works", reaction.works());
+        reaction.stuffed().ifPresent(place -> node.put("stuffed", place.value()));
+        list(node, "responses", reaction.responses(), MapWriter::response);
+        return node;
+    }
+
+    private static ObjectNode response(Response response) {
+        ObjectNode node = JSON.objectNode().put("id", response.id().value()).put("cue", response.cue());
+        likelihood(node, "often", response.often());
+        response.leads().ifPresent(place -> node.put("leads", place.value()));
+        return node;
+    }
+
+    private static ObjectNode aim(Aim aim) {
+        ObjectNode node = named(aim.id(), aim.title());
+        ObjectNode worth = node.putObject("worth");
+        aim.worth().forEach((kind, value) -> number(worth, kind.code(), value));
+        return node;
+    }
+
+    private static void likelihood(ObjectNode node, String field, Likelihood likelihood) {
+        if (likelihood instanceof Likelihood.Said said) {
+            node.put(field, said.word().code());
+        } else if (likelihood instanceof Likelihood.Counted counted) {
+            number(node, field, counted.number());
+        }
+    }
+
+    /** Whole numbers without a decimal point, as a person would write them. */
+    private static ObjectNode number(ObjectNode node, String field, double value) {
+        if (value == Math.rint(value) && Math.abs(value) < 1e9) {
+            return node.put(field, (long) value);
+        }
+        return node.put(field, value);
+    }
+
+    private static void text(ObjectNode node, String field, String text) {
+        if (!text.isEmpty()) {
+            node.put(field, text);
+        }
+    }
+
+    private static void texts(ObjectNode node, String field, List<String> texts) {
+        if (!texts.isEmpty()) {
+            ArrayNode array = node.putArray(field);
+            texts.forEach(array::add);
+        }
+    }
+
+    private static void flags(ObjectNode node, String field, Map<Id, Boolean> flags) {
+        if (!flags.isEmpty()) {
+            ObjectNode object = node.putObject(field);
+            flags.forEach((id, flag) -> object.put(id.value(), flag));
+        }
+    }
+
+    private static <T> void list(ObjectNode node, String field, List<T> parts, Function<T, ObjectNode> writer) {
+        if (!parts.isEmpty()) {
+            ArrayNode array = node.putArray(field);
+            parts.forEach(part -> array.add(writer.apply(part)));
+        }
+    }
+}

@@ -1,0 +1,113 @@
+package app.narrowgate.exchange.map;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.catchThrowableOfType;
+
+import app.narrowgate.core.check.Problem;
+import app.narrowgate.core.check.ProblemsException;
+import app.narrowgate.core.fixture.MapFixture;
+import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.PlaceKind;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class MapJsonTest {
+
+    private static final String GOOD = """
+            {"format":"narrowgate-map/1","title":"Small",
+             "families":[{"id":"mount","title":"Mount"}],
+             "facts":[{"id":"forward","title":"Shoulders forward"}],
+             "principles":[{"id":"first","title":"First","stances":[{"id":"a","title":"A"},{"id":"b","title":"B"}]}],
+             "movements":[{"id":"bridge","title":"Bridge"}],
+             "techniques":[{"id":"trap","title":"Trap and bridge","movements":["bridge"],"checkpoints":["Feet close"],
+               "faults":[{"sign":"They post","cause":"The arm is out","fix":"Trap it"}],
+               "questions":[{"ask":"What if they sit up?"}],"cautions":["Mind the neck"],"stance":"first/a",
+               "level":"intermediate","children":false,"avoidWith":["neck"]}],
+             "situations":[{"id":"low","title":"Low mount","family":"mount","stage":"settled",
+               "held":{"hips":"their seat"},"facts":{"forward":true},"clock":{"seconds":6.5,"becomes":"tap"},"entry":3},
+               {"id":"half","title":"Half guard","family":"mount","stage":"early","rest":"half"}],
+             "outcomes":[{"id":"top","title":"On top","kind":"reversal"},{"id":"tap","title":"Tap","kind":"tap"}],
+             "reactions":[{"id":"r","from":"low","technique":"trap","needs":{"forward":true},"seconds":1.5,
+               "works":"often","stuffed":"low","responses":[
+                 {"id":"r-1","cue":"They fall","often":"usually","leads":"top"},
+                 {"id":"r-2","cue":"They post","often":2.5}]}],
+             "aims":[{"id":"even","title":"Even","worth":{"reversal":1,"half":0.5}}]}
+            """;
+
+    private static ProblemsException refused(String text) {
+        return catchThrowableOfType(ProblemsException.class, () -> MapJson.read(text));
+    }
+
+    @Test
+    void comesBackWithTheSameContent() {
+        EscapeMap map = MapJson.read(GOOD);
+        assertThat(MapJson.read(MapJson.writeText(map))).isEqualTo(map);
+        assertThat(map.situations().get(0).clock().orElseThrow().seconds()).isEqualTo(6.5);
+        assertThat(map.reactions().get(0).responses().get(1).leads()).isEmpty();
+        assertThat(map.techniques().get(0).stance().orElseThrow()).hasToString("first/a");
+    }
+
+    @Test
+    void aMapMadeInCodeComesBackToo() {
+        EscapeMap map = new MapFixture().fact("f").resting("half", PlaceKind.HALF).situation("a", 3, "half")
+                .reaction("a", 0.55, "win*2", "half*1.5", "*1").map();
+        assertThat(MapJson.read(MapJson.writeText(map))).isEqualTo(map);
+    }
+
+    @Test
+    void namesEveryProblemByItsPlaceAtOnce() {
+        String bad = GOOD
+                .replace("\"seconds\":1.5", "\"seconds\":-2")
+                .replace("\"stage\":\"settled\"", "\"stage\":\"too late\"")
+                .replace("\"seconds\":6.5", "\"seconds\":1e400")
+                .replace("\"leads\":\"top\"", "\"leads\":\"nowhere\"")
+                .replace("\"title\":\"Half guard\"", "\"title\":\"<script>alert(1)</script>\"")
+                .replace("\"movements\":[\"bridge\"]", "\"movements\":[\"brigde\"]")
+                .replace("\"stance\":\"first/a\"", "\"stance\":\"first/c\"")
+                .replace("\"worth\":{\"reversal\":1", "\"worth\":{\"revesal\":1")
+                .replace("\"entry\":3", "\"entryy\":3");
+        assertThat(refused(bad).problems()).extracting(Problem::place).containsExactlyInAnyOrder(
+                "/reactions/0/seconds", "/situations/0/stage", "/situations/0/clock/seconds",
+                "/reactions/0/responses/0/leads", "/situations/1/title", "/techniques/0/movements/0",
+                "/techniques/0/stance", "/aims/0/worth/revesal", "/situations/0/entryy");
+    }
+
+    @Test
+    void saysWhatIsWrongAndHowToMendIt() {
+        assertThat(refused(GOOD.replace("\"works\":\"often\"", "\"works\":1.2")).problems())
+                .containsExactly(new Problem("/reactions/0/works", "“works” is 1.2; it must lie between 0 and 1."));
+        assertThat(refused(GOOD.replace("\"leads\":\"top\"", "\"leads\":\"nowhere\"")).problems().get(0).message())
+                .isEqualTo("No situation or outcome is called “nowhere”; correct the id or add it to the map.");
+    }
+
+    @Test
+    void doubledIdsAreNamedWithTheirTwin() {
+        ProblemsException refused = refused(GOOD.replace("\"id\":\"half\"", "\"id\":\"low\""));
+        assertThat(refused.problems()).containsExactly(
+                new Problem("/situations/1/id", "“low” stands twice; /situations/0 has the same id."));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "[]", "null", "3", "{}", "{\"format\":\"narrowgate-map/9\"}", "{\"format\":", "NaN",
+        "{\"format\":\"narrowgate-map/1\",\"title\":\"a\",\"title\":\"b\"}", "{\"situations\":{}}",
+        "{\"families\":[1,[],null,\"x\"],\"reactions\":\"many\"}", "{} {}"})
+    void refusesWhatIsNoMap(String text) {
+        assertThat(refused(text).problems()).isNotEmpty();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"\"works\":NaN", "\"works\":-0.1", "\"works\":\"always\"", "\"works\":null",
+        "\"works\":true", "\"works\":[0.5]"})
+    void refusesAWrongLikelihood(String works) {
+        assertThat(refused(GOOD.replace("\"works\":\"often\"", works)).problems()).hasSize(1);
+    }
+
+    @Test
+    void aWordIsNotARange() {
+        assertThat(refused(GOOD.replace("\"often\":2.5", "\"often\":0")).problems())
+                .extracting(Problem::place).containsExactly("/reactions/0/responses/1/often");
+        assertThat(refused(GOOD.replace("\"often\":2.5", "\"often\":\"2.5\"")).problems().get(0).message())
+                .contains("rarely, sometimes, often, usually");
+    }
+}
