@@ -19,7 +19,7 @@ public record Text(int least, int most) {
     /** A sentence that must say something. */
     public static final Text WORDS = new Text(1, 400);
 
-    private static final Pattern MARKUP = Pattern.compile("<\\s*[a-zA-Z/!?]");
+    private static final Pattern MARKUP = Pattern.compile("<[a-zA-Z/!?]");
 
     /** What is wrong with {@code value}; empty when nothing is. */
     public Optional<String> problem(String name, String value) {

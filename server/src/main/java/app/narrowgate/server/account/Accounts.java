@@ -1,0 +1,46 @@
+package app.narrowgate.server.account;
+
+import java.time.Clock;
+import java.time.temporal.ChronoUnit;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+
+/** The people who may sign in. */
+@Service
+public class Accounts {
+
+    private final AccountMapper mapper;
+    private final PasswordEncoder passwords;
+    private final Clock clock;
+    private final String hashOfNobody;
+
+    Accounts(AccountMapper mapper, PasswordEncoder passwords, Clock clock) {
+        this.mapper = mapper;
+        this.passwords = passwords;
+        this.clock = clock;
+        this.hashOfNobody = passwords.encode(UUID.randomUUID().toString());
+    }
+
+    /** True while nobody can sign in. */
+    public boolean isEmpty() {
+        return mapper.count() == 0;
+    }
+
+    /** Adds a person; names are kept in lower case. */
+    public Account add(String name, String displayName, String password) {
+        Account account = new Account(UUID.randomUUID(), name.toLowerCase(Locale.ROOT), displayName,
+                passwords.encode(password), clock.instant().truncatedTo(ChronoUnit.MICROS));
+        mapper.insert(account);
+        return account;
+    }
+
+    /** The account of that name and password. Takes as long for a name that nobody has. */
+    Optional<Account> matching(String name, String password) {
+        Optional<Account> account = mapper.byName(name.toLowerCase(Locale.ROOT));
+        boolean matches = passwords.matches(password, account.map(Account::passwordHash).orElse(hashOfNobody));
+        return matches ? account : Optional.empty();
+    }
+}

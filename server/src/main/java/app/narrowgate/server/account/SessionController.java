@@ -1,0 +1,121 @@
+package app.narrowgate.server.account;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.annotation.Nullable;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Signing in and out. */
+@RestController
+@RequestMapping("/api/session")
+@Tag(name = "session")
+class SessionController {
+
+    /** What is typed to sign in. */
+    record SignIn(@NotBlank @Size(max = 80) String name, @NotBlank @Size(max = 200) String password) {
+    }
+
+    /** Who is signed in; nothing when nobody is. */
+    record Session(boolean signedIn, @Nullable String name, @Nullable String displayName) {
+    }
+
+    private final Accounts accounts;
+    private final SignInThrottle throttle;
+    private final SecurityContextRepository contexts;
+    private final CsrfTokenRepository tokens;
+
+    SessionController(Accounts accounts, SignInThrottle throttle, SecurityContextRepository contexts,
+            CsrfTokenRepository tokens) {
+        this.accounts = accounts;
+        this.throttle = throttle;
+        this.contexts = contexts;
+        this.tokens = tokens;
+    }
+
+    @GetMapping
+    @Operation(operationId = "session", summary = "Who is signed in")
+    Session session(@AuthenticationPrincipal SignedIn who) {
+        return who == null ? new Session(false, null, null) : new Session(true, who.name(), who.displayName());
+    }
+
+    @PostMapping
+    @Operation(operationId = "signIn", summary = "Sign in", responses = {
+        @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = Session.class))),
+        @ApiResponse(responseCode = "401", description = "Name and password do not match"),
+        @ApiResponse(responseCode = "429", description = "Too many wrong passwords; wait a minute")})
+    ResponseEntity<Object> signIn(@Valid @RequestBody SignIn signIn, HttpServletRequest request,
+            HttpServletResponse response) {
+        String name = signIn.name().strip().toLowerCase(Locale.ROOT);
+        if (throttle.mustWait(name)) {
+            return refused(HttpStatus.TOO_MANY_REQUESTS, "Wait a minute",
+                    "Too many wrong passwords for this name. Try again in a minute.");
+        }
+        Optional<Account> account = accounts.matching(name, signIn.password());
+        if (account.isEmpty()) {
+            throttle.wrong(name);
+            return refused(HttpStatus.UNAUTHORIZED, "Not signed in",
+                    "Name and password do not match. Check both and try again.");
+        }
+        throttle.right(name);
+        SignedIn who = new SignedIn(account.get().id(), account.get().name(), account.get().displayName());
+        begin(who, request, response);
+        return ResponseEntity.ok(new Session(true, who.name(), who.displayName()));
+    }
+
+    @DeleteMapping
+    @Operation(operationId = "signOut", summary = "Sign out")
+    ResponseEntity<Void> signOut(HttpServletRequest request, HttpServletResponse response) {
+        HttpSession session = request.getSession(false);
+        if (session != null) {
+            session.invalidate();
+        }
+        SecurityContextHolder.clearContext();
+        tokens.saveToken(null, request, response);
+        return ResponseEntity.noContent().build();
+    }
+
+    /** A new session id and a new token, so that neither can have been planted before. */
+    private void begin(SignedIn who, HttpServletRequest request, HttpServletResponse response) {
+        request.getSession(true);
+        request.changeSessionId();
+        SecurityContext context = SecurityContextHolder.createEmptyContext();
+        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(who, null,
+                List.of(new SimpleGrantedAuthority("ROLE_INSTRUCTOR"))));
+        SecurityContextHolder.setContext(context);
+        contexts.saveContext(context, request, response);
+        tokens.saveToken(tokens.generateToken(request), request, response);
+    }
+
+    private static ResponseEntity<Object> refused(HttpStatus status, String title, String detail) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
+        problem.setTitle(title);
+        return ResponseEntity.status(status).body(problem);
+    }
+}

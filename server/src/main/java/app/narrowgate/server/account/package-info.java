@@ -1,0 +1,2 @@
+/** People who may sign in, and their sessions. */
+package app.narrowgate.server.account;

@@ -1,0 +1,47 @@
+package app.narrowgate.server.config;
+
+import app.narrowgate.server.problem.ProblemWriter;
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * Refuses bodies that are too large before they are read. A body without a stated length could be endless, so it is
+ * refused too; browsers always state it.
+ */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE)
+class BodyLimitFilter extends OncePerRequestFilter {
+
+    /** Room for a map of 20,000 responses. */
+    static final long MOST_BYTES = 12L * 1024 * 1024;
+
+    private final ProblemWriter problems;
+
+    BodyLimitFilter(ProblemWriter problems) {
+        this.problems = problems;
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        long length = request.getContentLengthLong();
+        if (length > MOST_BYTES) {
+            problems.write(response, HttpStatus.CONTENT_TOO_LARGE, "Too large",
+                    "The request has %d bytes; at most %d are taken. Split the file or leave parts out."
+                            .formatted(length, MOST_BYTES));
+        } else if (length < 0 && request.getHeader("Transfer-Encoding") != null) {
+            problems.write(response, HttpStatus.LENGTH_REQUIRED, "Length required",
+                    "The request does not say how long it is. Send it with a Content-Length.");
+        } else {
+            chain.doFilter(request, response);
+        }
+    }
+}

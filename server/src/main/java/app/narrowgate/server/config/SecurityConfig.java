@@ -1,0 +1,69 @@
+package app.narrowgate.server.config;
+
+import app.narrowgate.server.problem.ProblemWriter;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
+
+/**
+ * Everything is closed but signing in, health and the files of the client, which hold no data. Changes need the CSRF
+ * token that the client reads from a cookie.
+ */
+@Configuration(proxyBeanMethods = false)
+class SecurityConfig {
+
+    private static final String CONTENT_POLICY = "default-src 'self'; img-src 'self' data:; object-src 'none'; "
+            + "style-src 'self' 'unsafe-inline'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+
+    @Bean
+    SecurityFilterChain security(HttpSecurity http, ProblemWriter problems, SecurityContextRepository contexts,
+            CsrfTokenRepository tokens) throws Exception {
+        return http
+                .authorizeHttpRequests(requests -> requests
+                        .requestMatchers("/api/session", "/actuator/health").permitAll()
+                        .requestMatchers("/api/**", "/actuator/**").authenticated()
+                        .requestMatchers(HttpMethod.GET, "/**").permitAll()
+                        .anyRequest().authenticated())
+                .csrf(csrf -> csrf.spa().csrfTokenRepository(tokens))
+                .securityContext(context -> context.securityContextRepository(contexts))
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))
+                .exceptionHandling(handling -> handling
+                        .authenticationEntryPoint((request, response, e) -> problems.write(response,
+                                HttpStatus.UNAUTHORIZED, "Not signed in",
+                                "You are not signed in, or the session has ended. Sign in again; what you typed is kept."))
+                        .accessDeniedHandler((request, response, e) -> problems.write(response, HttpStatus.FORBIDDEN,
+                                "Not allowed",
+                                "The request carried no valid token. Reload the page and try again.")))
+                .formLogin(AbstractHttpConfigurer::disable)
+                .httpBasic(AbstractHttpConfigurer::disable)
+                .logout(AbstractHttpConfigurer::disable)
+                .requestCache(AbstractHttpConfigurer::disable)
+                .build();
+    }
+
+    @Bean
+    SecurityContextRepository securityContextRepository() {
+        return new HttpSessionSecurityContextRepository();
+    }
+
+    @Bean
+    CsrfTokenRepository csrfTokenRepository() {
+        return CookieCsrfTokenRepository.withHttpOnlyFalse();
+    }
+
+    /** Argon2id with 16 MiB, two passes. */
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8();
+    }
+}

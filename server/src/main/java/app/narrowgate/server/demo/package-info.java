@@ -1,0 +1,2 @@
+/** Loads the made-up gym into an empty database. */
+package app.narrowgate.server.demo;

@@ -1,0 +1,61 @@
+package app.narrowgate.server.drill;
+
+import app.narrowgate.core.drill.DrillRequest;
+import app.narrowgate.core.drill.DrillSheetMaker;
+import app.narrowgate.core.drill.Side;
+import app.narrowgate.core.map.Coded;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.server.map.MapStore;
+import app.narrowgate.server.map.StoredMap;
+import app.narrowgate.server.odds.OddsQuestion;
+import app.narrowgate.server.odds.OddsStore;
+import app.narrowgate.server.problem.NotFoundException;
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import java.util.UUID;
+import org.springdoc.core.annotations.ParameterObject;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Drill sheets from situations. */
+@RestController
+@RequestMapping("/api/maps/{mapId}/situations/{situation}/drill")
+@Tag(name = "drills")
+class DrillController {
+
+    private final MapStore maps;
+    private final OddsStore odds;
+
+    DrillController(MapStore maps, OddsStore odds) {
+        this.maps = maps;
+        this.odds = odds;
+    }
+
+    @GetMapping
+    @Operation(operationId = "drillSheet", summary = "A called drill from a situation, for a pair of partners",
+            description = "Both roles on both sides, weak side first; the same seed gives the same order of calls.")
+    DrillSheetView sheet(@PathVariable UUID mapId, @PathVariable String situation,
+            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @RequestParam(defaultValue = "8") @DecimalMin("1") @DecimalMax("60") double minutes,
+            @RequestParam(defaultValue = "3") @Min(1) @Max(6) int links,
+            @RequestParam(defaultValue = "left") String weakSide,
+            @RequestParam(defaultValue = "1") @Min(0) @Max(999_999) long seed) {
+        StoredMap map = maps.head(mapId);
+        Id id = Id.of(situation);
+        map.index().situation(id)
+                .orElseThrow(() -> new NotFoundException("No situation is called “%s”.".formatted(id)));
+        Side side = Coded.of(Side.class, weakSide).orElseThrow(() -> new IllegalArgumentException(
+                "The weak side is “%s”; it must be one of %s.".formatted(weakSide, Coded.codes(Side.class))));
+        return DrillSheetView.of(map.index(), DrillSheetMaker.make(map.index(),
+                odds.odds(map, question.toSetting(map.index())), new DrillRequest(id, minutes, links, side, seed)));
+    }
+}

@@ -1,0 +1,2 @@
+/** Drill sheets. */
+package app.narrowgate.server.drill;

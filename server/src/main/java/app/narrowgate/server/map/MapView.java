@@ -1,0 +1,128 @@
+package app.narrowgate.server.map;
+
+import app.narrowgate.core.map.Aim;
+import app.narrowgate.core.map.Clock;
+import app.narrowgate.core.map.Coded;
+import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.Outcome;
+import app.narrowgate.core.map.Principle;
+import app.narrowgate.core.map.Reaction;
+import app.narrowgate.core.map.Response;
+import app.narrowgate.core.map.Situation;
+import app.narrowgate.core.map.StanceRef;
+import app.narrowgate.core.map.Technique;
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.annotation.Nullable;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+
+/** A map as the client sees it: the open format's content, with the revision and what can be undone. */
+@Schema(name = "Map")
+record MapView(UUID id, int revision, String title, String about, List<Named> families, List<Named> facts,
+        List<Named> movements, List<PrincipleView> principles, List<TechniqueView> techniques,
+        List<SituationView> situations, List<OutcomeView> outcomes, List<ReactionView> reactions, List<AimView> aims,
+        @Nullable RevisionView undo, @Nullable RevisionView redo) {
+
+    /** Something with a title. */
+    record Named(String id, String title) {
+    }
+
+    @Schema(name = "Principle")
+    record PrincipleView(String id, String title, List<Named> stances) {
+        static PrincipleView of(Principle p) {
+            return new PrincipleView(p.id().value(), p.title(),
+                    p.stances().stream().map(s -> new Named(s.id().value(), s.title())).toList());
+        }
+    }
+
+    @Schema(name = "Technique")
+    record TechniqueView(String id, String title, List<String> movements, List<String> checkpoints,
+            List<Technique.Fault> faults, List<Technique.Question> questions, List<String> cautions, @Nullable String stance,
+            String level, boolean children, List<String> avoidWith) {
+        static TechniqueView of(Technique t) {
+            return new TechniqueView(t.id().value(), t.title(), t.movements().stream().map(Id::value).toList(),
+                    t.checkpoints(), t.faults(), t.questions(), t.cautions(),
+                    t.stance().map(StanceRef::toString).orElse(null), t.level().code(), t.children(),
+                    t.avoidWith().stream().map(Coded::code).sorted().toList());
+        }
+    }
+
+    @Schema(name = "Clock")
+    record ClockView(double seconds, String becomes) {
+        static ClockView of(Clock clock) {
+            return new ClockView(clock.seconds(), clock.becomes().value());
+        }
+    }
+
+    @Schema(name = "Situation")
+    record SituationView(String id, String title, String family,
+            @Schema(allowableValues = {"early", "joined", "settled", "last-chance"}) String stage,
+            Map<String, String> held, Map<String, Boolean> facts, @Nullable ClockView clock, double entry,
+            @Nullable String rest) {
+        static SituationView of(Situation s) {
+            Map<String, String> held = new LinkedHashMap<>();
+            s.held().forEach((segment, by) -> held.put(segment.code(), by));
+            return new SituationView(s.id().value(), s.title(), s.family().value(), s.stage().code(), held,
+                    flags(s.facts()), s.clock().map(ClockView::of).orElse(null), s.entry(),
+                    s.rest().map(Coded::code).orElse(null));
+        }
+    }
+
+    @Schema(name = "Outcome")
+    record OutcomeView(String id, String title, String kind) {
+        static OutcomeView of(Outcome o) {
+            return new OutcomeView(o.id().value(), o.title(), o.kind().code());
+        }
+    }
+
+    @Schema(name = "Reaction")
+    record ReactionView(String id, String from, String technique, Map<String, Boolean> needs, double seconds,
+            LikelihoodView works, @Nullable String stuffed, List<ResponseView> responses) {
+        static ReactionView of(Reaction r) {
+            return new ReactionView(r.id().value(), r.from().value(), r.technique().value(), flags(r.needs()),
+                    r.seconds(), LikelihoodView.of(r.works()), r.stuffed().map(Id::value).orElse(null),
+                    r.responses().stream().map(ResponseView::of).toList());
+        }
+    }
+
+    @Schema(name = "Response")
+    record ResponseView(String id, String cue, LikelihoodView often, @Nullable String leads) {
+        static ResponseView of(Response r) {
+            return new ResponseView(r.id().value(), r.cue(), LikelihoodView.of(r.often()),
+                    r.leads().map(Id::value).orElse(null));
+        }
+    }
+
+    @Schema(name = "Aim")
+    record AimView(String id, String title, Map<String, Double> worth, boolean chance) {
+        static AimView of(Aim aim) {
+            Map<String, Double> worth = new LinkedHashMap<>();
+            aim.worth().forEach((kind, value) -> worth.put(kind.code(), value));
+            return new AimView(aim.id().value(), aim.title(), worth, aim.isChance());
+        }
+    }
+
+    static MapView of(StoredMap stored, RevisionRow undo, RevisionRow redo) {
+        EscapeMap map = stored.index().map();
+        return new MapView(stored.id(), stored.revision(), map.title(), map.about(),
+                map.families().stream().map(f -> new Named(f.id().value(), f.title())).toList(),
+                map.facts().stream().map(f -> new Named(f.id().value(), f.title())).toList(),
+                map.movements().stream().map(m -> new Named(m.id().value(), m.title())).toList(),
+                map.principles().stream().map(PrincipleView::of).toList(),
+                map.techniques().stream().map(TechniqueView::of).toList(),
+                map.situations().stream().map(SituationView::of).toList(),
+                map.outcomes().stream().map(OutcomeView::of).toList(),
+                map.reactions().stream().map(ReactionView::of).toList(),
+                map.aims().stream().map(AimView::of).toList(),
+                undo == null ? null : RevisionView.of(undo), redo == null ? null : RevisionView.of(redo));
+    }
+
+    private static Map<String, Boolean> flags(Map<Id, Boolean> flags) {
+        Map<String, Boolean> view = new LinkedHashMap<>();
+        flags.forEach((id, flag) -> view.put(id.value(), flag));
+        return view;
+    }
+}

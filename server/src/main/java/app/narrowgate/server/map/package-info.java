@@ -1,0 +1,2 @@
+/** Maps in the database: revisions, edits, undo, and the map as the client sees it. */
+package app.narrowgate.server.map;

@@ -1,0 +1,58 @@
+package app.narrowgate.server.odds;
+
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.odds.Odds;
+import app.narrowgate.core.odds.ReactionOdds;
+import app.narrowgate.core.odds.ResponseOdds;
+import app.narrowgate.core.odds.SituationOdds;
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.annotation.Nullable;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Odds as the client sees them; every worth and chance in [0,1]. */
+@Schema(name = "Odds")
+record OddsView(int revision, String aim, double read, double late, double start, boolean converged,
+        Map<String, SituationOddsView> situations) {
+
+    @Schema(name = "SituationOdds")
+    record SituationOddsView(double worth, double lower, double upper, @Nullable String best, boolean stop,
+            @Schema(description = "Chance of each kind of end") Map<String, Double> ends,
+            @Schema(description = "Expected reactions tried until the end; missing where it may never end")
+            @Nullable Double exchanges, List<ReactionOddsView> reactions) {
+        static SituationOddsView of(SituationOdds odds) {
+            Map<String, Double> ends = new LinkedHashMap<>();
+            odds.ends().forEach((kind, chance) -> ends.put(kind.code(), chance));
+            return new SituationOddsView(odds.worth(), odds.lower(), odds.upper(),
+                    odds.best().map(Id::value).orElse(null), odds.stop(), ends,
+                    odds.exchanges().isPresent() ? odds.exchanges().getAsDouble() : null,
+                    odds.reactions().stream().map(ReactionOddsView::of).toList());
+        }
+    }
+
+    @Schema(name = "ReactionOdds")
+    record ReactionOddsView(String reaction, boolean usable, List<String> closedBy, double takes, double inTime,
+            double works, double underWay, double worth, List<ResponseOddsView> responses) {
+        static ReactionOddsView of(ReactionOdds odds) {
+            return new ReactionOddsView(odds.reaction().value(), odds.usable(),
+                    odds.closedBy().stream().map(Id::value).toList(), odds.takes(), odds.inTime(), odds.works(),
+                    odds.underWay(), odds.worth(), odds.responses().stream().map(ResponseOddsView::of).toList());
+        }
+    }
+
+    @Schema(name = "ResponseOdds")
+    record ResponseOddsView(String response, double chance, String lands, boolean answered, double worth) {
+        static ResponseOddsView of(ResponseOdds odds) {
+            return new ResponseOddsView(odds.response().value(), odds.chance(), odds.lands().value(),
+                    odds.answered(), odds.worth());
+        }
+    }
+
+    static OddsView of(int revision, Odds odds) {
+        Map<String, SituationOddsView> situations = new LinkedHashMap<>();
+        odds.situations().forEach((id, at) -> situations.put(id.value(), SituationOddsView.of(at)));
+        return new OddsView(revision, odds.setting().aim().value(), odds.setting().read(), odds.setting().late(),
+                odds.start(), odds.converged(), situations);
+    }
+}

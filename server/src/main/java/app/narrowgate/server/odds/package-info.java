@@ -1,0 +1,2 @@
+/** Solved odds, from memory when nothing changed. */
+package app.narrowgate.server.odds;

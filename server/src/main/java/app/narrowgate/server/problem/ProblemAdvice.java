@@ -1,0 +1,115 @@
+package app.narrowgate.server.problem;
+
+import app.narrowgate.core.check.Problem;
+import app.narrowgate.core.check.ProblemsException;
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.HandlerMethodValidationException;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+
+/** Turns every exception into problem+json: what is wrong, with its value, and what to do. */
+@RestControllerAdvice
+class ProblemAdvice extends ResponseEntityExceptionHandler {
+
+    private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
+
+    @ExceptionHandler(NotFoundException.class)
+    ProblemDetail notFound(NotFoundException e) {
+        return problem(HttpStatus.NOT_FOUND, "Not there", e.getMessage());
+    }
+
+    @ExceptionHandler(ConflictException.class)
+    ProblemDetail conflict(ConflictException e) {
+        ProblemDetail problem = problem(HttpStatus.CONFLICT, "Changed meanwhile", e.getMessage());
+        e.properties().forEach(problem::setProperty);
+        return problem;
+    }
+
+    @ExceptionHandler(ProblemsException.class)
+    ProblemDetail problems(ProblemsException e) {
+        String detail = e.problems().size() == 1
+                ? e.problems().get(0).message()
+                : "%d things are wrong; nothing was stored.".formatted(e.problems().size());
+        return withProblems(problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not accepted", detail), e.problems());
+    }
+
+    /** The core refuses bad values with this exception and a sentence that names them. */
+    @ExceptionHandler(IllegalArgumentException.class)
+    ProblemDetail refused(IllegalArgumentException e) {
+        if (e.getMessage() == null || e.getMessage().startsWith("Impossible state")) {
+            return broken(e);
+        }
+        return problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not accepted", e.getMessage());
+    }
+
+    @ExceptionHandler(MethodArgumentTypeMismatchException.class)
+    ProblemDetail wrongType(MethodArgumentTypeMismatchException e) {
+        String type = e.getRequiredType() == null ? "other value" : e.getRequiredType().getSimpleName();
+        String name = e.getName();
+        return withProblems(problem(HttpStatus.BAD_REQUEST, "Not understood",
+                "“%s” is “%s”; a %s belongs there.".formatted(name, e.getValue(), type)),
+                List.of(new Problem("/" + name, "a " + type + " belongs here")));
+    }
+
+    @ExceptionHandler(Exception.class)
+    ProblemDetail broken(Exception e) {
+        LOG.error("A request failed", e);
+        return problem(HttpStatus.INTERNAL_SERVER_ERROR, "Our mistake",
+                "Something went wrong on the server. Nothing was stored. Try again; if it stays, restart Narrow Gate.");
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleMethodArgumentNotValid(MethodArgumentNotValidException e,
+            HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        List<Problem> problems = e.getBindingResult().getFieldErrors().stream()
+                .map(error -> new Problem("/" + error.getField().replace('.', '/'),
+                        "“%s” %s".formatted(error.getField(), error.getDefaultMessage())))
+                .toList();
+        String detail = problems.isEmpty() ? "The request is incomplete." : problems.get(0).message();
+        return ResponseEntity.badRequest()
+                .body(withProblems(problem(HttpStatus.BAD_REQUEST, "Not understood", detail), problems));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHandlerMethodValidationException(HandlerMethodValidationException e,
+            HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        List<Problem> problems = e.getParameterValidationResults().stream()
+                .map(result -> new Problem("/" + result.getMethodParameter().getParameterName(),
+                        "“%s” is %s; it %s".formatted(result.getMethodParameter().getParameterName(),
+                                result.getArgument(), result.getResolvableErrors().get(0).getDefaultMessage())))
+                .toList();
+        return ResponseEntity.badRequest().body(withProblems(
+                problem(HttpStatus.BAD_REQUEST, "Not understood", problems.get(0).message()), problems));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(HttpMessageNotReadableException e,
+            HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        Problem problem = UnreadableBody.problem(e.getCause());
+        return ResponseEntity.badRequest().body(withProblems(
+                problem(HttpStatus.BAD_REQUEST, "Not understood", problem.message()), List.of(problem)));
+    }
+
+    private static ProblemDetail problem(HttpStatus status, String title, String detail) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
+        problem.setTitle(title);
+        return problem;
+    }
+
+    private static ProblemDetail withProblems(ProblemDetail problem, List<Problem> problems) {
+        problem.setProperty("problems", problems);
+        return problem;
+    }
+}

@@ -1,0 +1,91 @@
+package app.narrowgate.server;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** A browser without a screen: keeps cookies and sends the CSRF token back. */
+public final class TestClient {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    /** A status and a body. */
+    public record Answer(int status, String type, String text) {
+        public JsonNode json() {
+            return JSON.readTree(text);
+        }
+    }
+
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final String base;
+
+    TestClient(String base) {
+        this.base = base;
+    }
+
+    public TestClient signIn(String name, String password) {
+        get("/api/session");
+        Answer answer = post("/api/session", "{\"name\":\"%s\",\"password\":\"%s\"}".formatted(name, password));
+        if (answer.status() != 200) {
+            throw new IllegalStateException("Sign-in failed: " + answer);
+        }
+        return this;
+    }
+
+    public Answer get(String path) {
+        return send(HttpRequest.newBuilder().GET(), path);
+    }
+
+    public Answer post(String path, String body) {
+        return send(HttpRequest.newBuilder().POST(BodyPublishers.ofString(body)), path);
+    }
+
+    public Answer put(String path, String body) {
+        return send(HttpRequest.newBuilder().PUT(BodyPublishers.ofString(body)), path);
+    }
+
+    public Answer delete(String path) {
+        return send(HttpRequest.newBuilder().DELETE(), path);
+    }
+
+    /** The id of the first map. */
+    public String firstMap() {
+        return get("/api/maps").json().get(0).get("id").stringValue();
+    }
+
+    public void forgetSession() {
+        cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("NGSESSION"))
+                .forEach(c -> c.setValue("broken-" + c.getValue()));
+    }
+
+    public void forgetToken() {
+        cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN"))
+                .toList().forEach(c -> cookies.getCookieStore().remove(URI.create(base), c));
+    }
+
+    private Answer send(HttpRequest.Builder request, String path) {
+        request.uri(URI.create(base + path)).header("Content-Type", "application/json");
+        cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue).findFirst().ifPresent(token -> request.header("X-XSRF-TOKEN", token));
+        try {
+            HttpResponse<String> response = http.send(request.build(), BodyHandlers.ofString());
+            return new Answer(response.statusCode(), response.headers().firstValue("Content-Type").orElse(""),
+                    response.body());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+}

@@ -1,0 +1,63 @@
+package app.narrowgate.server;
+
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.util.UUID;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The whole application on a free port and a database of its own, made for one test class and dropped after it. */
+public final class TestServer implements AutoCloseable {
+
+    private static final String HOST = "jdbc:postgresql://127.0.0.1:" + required("NARROWGATE_TEST_DB_PORT") + "/";
+    private static final String USER = required("NARROWGATE_TEST_DB_USER");
+    private static final String PASSWORD = required("NARROWGATE_TEST_DB_PASSWORD");
+
+    private final String database = "test_" + UUID.randomUUID().toString().replace("-", "");
+    private final ConfigurableApplicationContext context;
+
+    private TestServer() {
+        sql("create database " + database);
+        context = new SpringApplicationBuilder(NarrowGateApplication.class).run(
+                "--server.port=0", "--narrowgate.demo=true", "--spring.datasource.url=" + HOST + database,
+                "--spring.datasource.username=" + USER, "--spring.datasource.password=" + PASSWORD);
+    }
+
+    public static TestServer start() {
+        return new TestServer();
+    }
+
+    /** A client that nobody has signed in with. */
+    public TestClient client() {
+        return new TestClient("http://127.0.0.1:" + ((WebServerApplicationContext) context).getWebServer().getPort());
+    }
+
+    /** A client signed in as the demo gym's first instructor. */
+    public TestClient signedIn() {
+        return client().signIn("tamsin", "open-the-gate");
+    }
+
+    @Override
+    public void close() {
+        context.close();
+        sql("drop database " + database + " with (force)");
+    }
+
+    private static void sql(String statement) {
+        try (Connection connection = DriverManager.getConnection(HOST + "postgres", USER, PASSWORD)) {
+            connection.createStatement().execute(statement);
+        } catch (SQLException e) {
+            throw new IllegalStateException("The test database does not answer; start the tests with ./test", e);
+        }
+    }
+
+    private static String required(String name) {
+        String value = System.getenv(name);
+        if (value == null) {
+            throw new IllegalStateException(name + " is not set; start the tests with ./test");
+        }
+        return value;
+    }
+}

@@ -1,0 +1,2 @@
+/** The server over HTTP, on a real database. */
+package app.narrowgate.server;
