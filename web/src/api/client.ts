@@ -1,0 +1,83 @@
+import createClient, { type Middleware } from "openapi-fetch";
+import type { components, paths } from "./schema";
+
+export type Schemas = components["schemas"];
+
+/** What the server says when it refuses: RFC 9457, with the places that are wrong. */
+export interface Problem {
+  status: number;
+  title: string;
+  detail: string;
+  problems?: { place: string; message: string }[];
+  /** With a conflict: what has changed since. */
+  changed?: Schemas["RevisionView"][];
+}
+
+/** A refused or failed request. */
+export class ApiError extends Error {
+  readonly problem: Problem;
+
+  constructor(problem: Problem) {
+    super(problem.detail);
+    this.name = "ApiError";
+    this.problem = problem;
+  }
+}
+
+/** Called whenever the server says that nobody is signed in any more. */
+let whenSignedOut = () => {};
+export function onSignedOut(listener: () => void): void {
+  whenSignedOut = listener;
+}
+
+function cookie(name: string): string | undefined {
+  return document.cookie
+    .split("; ")
+    .find((part) => part.startsWith(`${name}=`))
+    ?.slice(name.length + 1);
+}
+
+const token: Middleware = {
+  onRequest({ request }) {
+    const value = cookie("XSRF-TOKEN");
+    if (value && request.method !== "GET") request.headers.set("X-XSRF-TOKEN", value);
+    return request;
+  },
+};
+
+export const api = createClient<paths>({
+  baseUrl: globalThis.location?.origin ?? "",
+  fetch: (request) => globalThis.fetch(request),
+});
+api.use(token);
+
+/** The data of an answer, or an {@link ApiError} that says what to do. */
+export async function unwrap<T>(
+  answer: Promise<{ data?: T; error?: unknown; response: Response }>,
+): Promise<NonNullable<T>> {
+  let result;
+  try {
+    result = await answer;
+  } catch {
+    throw new ApiError({
+      status: 0,
+      title: "No connection",
+      detail: "Narrow Gate cannot be reached. What you typed is still here; try again in a moment.",
+    });
+  }
+  if (result.response.ok) return result.data as NonNullable<T>;
+  const said = (result.error ?? {}) as Partial<Problem>;
+  const problem: Problem = {
+    ...said,
+    status: result.response.status,
+    title: said.title ?? "Refused",
+    detail: said.detail ?? "The server refused this without saying why.",
+  };
+  if (problem.status === 401) whenSignedOut();
+  throw new ApiError(problem);
+}
+
+export function problemOf(error: unknown): Problem {
+  if (error instanceof ApiError) return error.problem;
+  return { status: 0, title: "Our mistake", detail: error instanceof Error ? error.message : String(error) };
+}

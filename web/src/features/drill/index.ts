@@ -1,0 +1,1 @@
+export { DrillPage } from "./DrillPage";

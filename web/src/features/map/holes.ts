@@ -1,0 +1,25 @@
+import type { Schemas } from "../../api/client";
+import type { OddsData } from "../odds";
+
+/** What is missing in a situation, in words; undefined when nothing is. */
+export function holesOf(map: Schemas["Map"], odds: OddsData, situation: string): string | undefined {
+  const reactions = map.reactions.filter((r) => r.from === situation);
+  const place = map.situations.find((s) => s.id === situation);
+  if (!odds.situations[situation]?.reactions.some((r) => r.usable)) {
+    return place?.rest ? undefined : "Nothing is taught from here.";
+  }
+  const open = reactions.flatMap((r) => r.responses).filter((r) => !r.leads);
+  if (open.length === 1) return `No answer yet when they ${lowerFirst(withoutThey(open[0]!.cue))}.`;
+  if (open.length > 1) return `${open.length} of their answers have no answer yet.`;
+  const silent = reactions.filter((r) => r.responses.length === 0).length;
+  return silent > 0 ? "A reaction without any response of theirs." : undefined;
+}
+
+/** A cue without the "They" that it usually begins with. */
+export function withoutThey(cue: string): string {
+  return cue.replace(/^they\s+/i, "").replace(/\.$/, "");
+}
+
+export function lowerFirst(text: string): string {
+  return text.charAt(0).toLowerCase() + text.slice(1);
+}

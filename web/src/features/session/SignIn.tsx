@@ -1,0 +1,68 @@
+import { zodResolver } from "@hookform/resolvers/zod";
+import { useForm } from "react-hook-form";
+import { z } from "zod";
+import { problemOf } from "../../api/client";
+import { Gate } from "../../ui/Gate";
+import { Refused } from "../../ui/Notice";
+import { useSignIn } from "./session";
+
+const schema = z.object({
+  name: z.string().trim().min(1, "Write your name."),
+  password: z.string().min(1, "Write your password."),
+});
+
+/** Name and password; over a page that is already open it keeps that page as it is. */
+export function SignIn({ again = false }: { again?: boolean }) {
+  const signIn = useSignIn();
+  const form = useForm({ resolver: zodResolver(schema), defaultValues: { name: "", password: "" } });
+  const { errors } = form.formState;
+  return (
+    <form
+      className="w-full max-w-sm space-y-5 bg-ground p-6"
+      noValidate
+      onSubmit={(event) => void form.handleSubmit((values) => signIn.mutate(values))(event)}
+    >
+      <div>
+        <h1 className="text-3xl" style={{ fontStretch: "75%" }}>
+          {again ? "Sign in again" : "Narrow Gate"}
+        </h1>
+        <p className="mt-1 text-quiet">
+          {again ? "The session has ended. What you typed is still there." : "How likely do they get out?"}
+        </p>
+        <Gate worth={0.22} height={12} className="mt-4" />
+      </div>
+      <label className="block">
+        <span className="font-semibold">Name</span>
+        <input
+          className="box mt-1"
+          autoComplete="username"
+          autoFocus
+          aria-invalid={Boolean(errors.name)}
+          {...form.register("name")}
+        />
+        {errors.name && <span className="text-rust">{errors.name.message}</span>}
+      </label>
+      <label className="block">
+        <span className="font-semibold">Password</span>
+        <input
+          className="box mt-1"
+          type="password"
+          autoComplete="current-password"
+          aria-invalid={Boolean(errors.password)}
+          {...form.register("password")}
+        />
+        {errors.password && <span className="text-rust">{errors.password.message}</span>}
+      </label>
+      {signIn.isError && <Refused problem={problemOf(signIn.error)} />}
+      <button type="submit" className="plate w-full" disabled={signIn.isPending}>
+        Sign in
+      </button>
+      {!again && (
+        <p className="text-quiet">
+          Narrow Gate helps to plan teaching. It defers to a qualified instructor on the mat, the gym’s rules
+          and local law.
+        </p>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,2 @@
+export { SignIn } from "./SignIn";
+export { useSession, useSignOut } from "./session";

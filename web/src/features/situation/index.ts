@@ -1,0 +1,1 @@
+export { SituationPage } from "./SituationPage";

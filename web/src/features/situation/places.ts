@@ -1,0 +1,41 @@
+import type { Schemas } from "../../api/client";
+
+export function placeTitle(map: Schemas["Map"], id: string): string {
+  return map.situations.find((s) => s.id === id)?.title ?? map.outcomes.find((o) => o.id === id)?.title ?? id;
+}
+
+export function isSituation(map: Schemas["Map"], id: string): boolean {
+  return map.situations.some((s) => s.id === id);
+}
+
+export function techniqueOf(
+  map: Schemas["Map"],
+  reaction: Schemas["Reaction"],
+): Schemas["Technique"] | undefined {
+  return map.techniques.find((t) => t.id === reaction.technique);
+}
+
+/** Where one can come from: each place once, with what leads here. */
+export function entriesTo(map: Schemas["Map"], id: string): { from: Schemas["Situation"]; how: string }[] {
+  const entries = new Map<string, { from: Schemas["Situation"]; how: string }>();
+  for (const from of map.situations) {
+    if (from.id !== id && from.clock?.becomes === id) {
+      entries.set(from.id, { from, how: "nothing was done in time" });
+    }
+  }
+  for (const reaction of map.reactions) {
+    const from = map.situations.find((s) => s.id === reaction.from);
+    if (!from || from.id === id || entries.has(from.id)) continue;
+    const response = reaction.responses.find((r) => r.leads === id);
+    if (response) entries.set(from.id, { from, how: response.cue });
+    else if (reaction.stuffed === id) entries.set(from.id, { from, how: "an answer was stuffed" });
+  }
+  return [...entries.values()];
+}
+
+/** A likelihood as it is read aloud. */
+export function likelihoodText(likelihood: Schemas["Likelihood"], chance: boolean): string {
+  if (likelihood.word) return likelihood.word;
+  const number = likelihood.number ?? 0;
+  return chance ? `${Math.round(number * 100)} of 100` : `weight ${number}`;
+}

@@ -1,0 +1,10 @@
+import tailwindcss from "@tailwindcss/vite";
+import react from "@vitejs/plugin-react";
+import { defineConfig } from "vitest/config";
+
+export default defineConfig({
+  plugins: [react(), tailwindcss()],
+  build: { target: "es2022", sourcemap: false },
+  server: { proxy: { "/api": "http://127.0.0.1:8080" } },
+  test: { environment: "jsdom", setupFiles: "src/test/setup.ts", include: ["src/**/*.test.{ts,tsx}"] },
+});
