@@ -21,12 +21,14 @@ export function Frame({
   const signOut = useSignOut();
   const { pathname } = useLocation();
   const [params] = useSearchParams();
-  useEffect(() => window.scrollTo(0, 0), [pathname]);
+  useEffect(() => {
+    window.scrollTo(0, 0);
+  }, [pathname]);
   return (
     <>
       <a
         href="#page"
-        className="absolute top-0 left-0 z-10 -translate-y-full bg-signal p-3 font-semibold text-on-signal focus:translate-y-0"
+        className="sr-only z-10 bg-signal p-3 font-semibold text-on-signal focus:not-sr-only focus:absolute"
       >
         Skip to the page
       </a>

@@ -54,7 +54,9 @@ export function DrillPage() {
   return (
     <main className="mx-auto max-w-[1040px] px-5 pt-4 pb-12">
       <p className="no-print">
-        <Link to={paths.situation(map.data.id, situation) + settingQuery(params)}>Back to the situation</Link>
+        <Link className="link" to={paths.situation(map.data.id, situation) + settingQuery(params)}>
+          Back to the situation
+        </Link>
       </p>
       <div className="no-print my-3 grid grid-cols-2 items-end gap-3 border-y border-rule py-3 sm:flex sm:flex-wrap sm:gap-5">
         <Pick

@@ -1,6 +1,6 @@
 import { Link, useSearchParams } from "react-router";
 import { problemOf, type Schemas } from "../../api/client";
-import { hundred, STAGE_LABEL, STAGES, type Stage } from "../../labels";
+import { hundred, STAGE_LABEL, STAGES } from "../../labels";
 import { Gate, narrowness, Odds } from "../../ui/Gate";
 import { Failed, Loading } from "../../ui/Notice";
 import { OddsControls, settingQuery, useAim, useOdds, useWas, type OddsData } from "../odds";
@@ -31,7 +31,7 @@ export function MapPage() {
 
 function Grid({ map, odds, was }: { map: Schemas["Map"]; odds: OddsData; was?: OddsData }) {
   return (
-    <div className="mt-1" onKeyDown={moveBetweenGates}>
+    <div className="mt-2.5" onKeyDown={moveBetweenGates}>
       <div className="hidden grid-cols-[118px_repeat(4,minmax(0,1fr))] gap-x-4 pb-1 text-quiet lg:grid">
         <span />
         {STAGES.map((stage) => (
@@ -105,14 +105,18 @@ function SituationGate({
     <Link
       to={paths.situation(map.id, situation.id) + settingQuery(params)}
       data-gate={situation.stage}
-      className={`-mx-1.5 block px-1.5 pt-0.5 pb-1.5 no-underline hover:bg-lane/60 max-lg:py-2 ${hole ? "outline-1 -outline-offset-1 outline-rust outline-dashed" : ""}`}
+      className={`-mx-1.5 block px-1.5 pb-1 no-underline hover:bg-lane/60 max-lg:py-2 ${hole ? "outline-1 -outline-offset-1 outline-rust outline-dashed" : ""}`}
       title={hole ? `${situation.title}: ${hole}` : situation.title}
     >
       <span className="flex items-baseline justify-between gap-2">
-        <span className="min-w-0 leading-[18px]" style={narrowness(at.worth)}>
+        <span className="min-w-0 leading-[19px] lg:leading-[18px]" style={narrowness(at.worth)}>
           {situation.title}
         </span>
-        <Odds worth={at.worth} was={was?.situations[situation.id]?.worth} className="leading-[18px]" />
+        <Odds
+          worth={at.worth}
+          was={was?.situations[situation.id]?.worth}
+          className="leading-[19px] lg:leading-[18px]"
+        />
       </span>
       <Gate worth={at.worth} late={late} className="mt-0.5" />
       {hole && <span className="sr-only">. {hole}</span>}

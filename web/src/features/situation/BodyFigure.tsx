@@ -1,5 +1,5 @@
 import { SEGMENT_LABEL, SEGMENTS, type Segment } from "../../labels";
-import { OUTLINE } from "./figure";
+import { DRAWING_ORDER, OUTLINE } from "./figure";
 
 /** The bottom player on the back, seen by the coach standing over them: held segments filled and named, free ones open. */
 export function BodyFigure({ held }: { held: Record<string, string> }) {
@@ -10,16 +10,16 @@ export function BodyFigure({ held }: { held: Record<string, string> }) {
   return (
     <figure className="flex gap-4 lg:block">
       <svg
-        viewBox="0 0 220 360"
+        viewBox="-30 0 250 360"
         role="img"
         aria-label={says}
         className="h-64 w-auto shrink-0 lg:mx-auto lg:h-72"
       >
-        <rect x="6" y="84" width="7" height="132" className="fill-ink" />
-        <text x="0" y="0" transform="translate(25 204) rotate(-90)" className="fill-quiet text-[14px]">
+        <rect x="-28" y="84" width="7" height="150" className="fill-ink" />
+        <text x="0" y="0" transform="translate(-6 234) rotate(-90)" className="fill-quiet text-[14px]">
           they lie on this side
         </text>
-        {SEGMENTS.map((segment) =>
+        {DRAWING_ORDER.map((segment) =>
           OUTLINE[segment].map((path, part) => (
             <path
               key={`${segment}-${part}`}

@@ -52,8 +52,8 @@ export function ReactionBlock({
       {odds.usable ? (
         <Working map={map} situation={situation} reaction={reaction} odds={odds} />
       ) : (
-        <p className="mt-1 text-rust">
-          Closed here: it needs “{needsInWords(map, reaction, odds.closedBy)}”, and that is not so.
+        <p className="mt-1 text-rust lg:pl-[34px]">
+          Closed here: {closedInWords(map, reaction, odds.closedBy)}.
         </p>
       )}
       {editing && (
@@ -101,13 +101,26 @@ export function ReactionBlock({
   );
 }
 
-function needsInWords(map: Schemas["Map"], reaction: Schemas["Reaction"], ids: string[]): string {
-  return ids
+/** "while your legs are free, unless they control your head" */
+function needsInWords(map: Schemas["Map"], needs: Record<string, boolean>): string {
+  const title = (id: string) => lowerFirst(map.facts.find((f) => f.id === id)?.title ?? id);
+  const wanted = Object.keys(needs).filter((id) => needs[id]);
+  const unwanted = Object.keys(needs).filter((id) => !needs[id]);
+  const parts = [
+    wanted.length > 0 ? `while ${wanted.map(title).join(" and ")}` : "",
+    unwanted.length > 0 ? `unless ${unwanted.map(title).join(" or ")}` : "",
+  ];
+  return parts.filter(Boolean).join(", ");
+}
+
+/** Why a reaction is closed: the facts that are against it. */
+function closedInWords(map: Schemas["Map"], reaction: Schemas["Reaction"], closedBy: string[]): string {
+  return closedBy
     .map((id) => {
-      const title = map.facts.find((f) => f.id === id)?.title ?? id;
-      return reaction.needs[id] === false ? `not: ${lowerFirst(title)}` : lowerFirst(title);
+      const title = lowerFirst(map.facts.find((f) => f.id === id)?.title ?? id);
+      return reaction.needs[id] ? `it is not so that ${title}` : title;
     })
-    .join(", ");
+    .join(", and ");
 }
 
 function Working({
@@ -121,10 +134,10 @@ function Working({
   reaction: Schemas["Reaction"];
   odds: Schemas["ReactionOdds"];
 }) {
-  const needs = Object.keys(reaction.needs);
+  const needs = needsInWords(map, reaction.needs);
   return (
     <div className="mt-1 flex flex-wrap items-center gap-x-5 gap-y-1 text-quiet lg:pl-[34px]">
-      {needs.length > 0 && <span>needs: {needsInWords(map, reaction, needs)}</span>}
+      {needs && <span>{needs}</span>}
       <span>
         {likelihoodText(reaction.works, true)} gets going · {seconds(reaction.seconds)}
       </span>

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { problemOf, type Schemas } from "../../api/client";
-import { hundred, KIND_LABEL, seconds, STAGE_LABEL, type Stage } from "../../labels";
+import { hundred, KIND_LABEL, seconds, STAGE_LABEL } from "../../labels";
 import { Gate, narrowness } from "../../ui/Gate";
 import { Caution, Failed, Loading } from "../../ui/Notice";
 import { paths, useMap } from "../map";
@@ -78,7 +78,10 @@ function Position({
           </span>
           <span className="text-quiet">
             then:{" "}
-            <Link to={paths.situation(map.id, situation.clock.becomes) + settingQuery(params)}>
+            <Link
+              className="link"
+              to={paths.situation(map.id, situation.clock.becomes) + settingQuery(params)}
+            >
               {placeTitle(map, situation.clock.becomes)}
             </Link>
           </span>
@@ -92,7 +95,9 @@ function Position({
           <ul className="mt-1 space-y-1">
             {entries.map(({ from, how }) => (
               <li key={from.id}>
-                <Link to={paths.situation(map.id, from.id) + settingQuery(params)}>{from.title}</Link>
+                <Link className="link" to={paths.situation(map.id, from.id) + settingQuery(params)}>
+                  {from.title}
+                </Link>
                 <span className="block text-quiet">{how}</span>
               </li>
             ))}

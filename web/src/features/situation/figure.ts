@@ -35,13 +35,24 @@ const ARM: [Point, number, Point, number][] = [
   [{ x: 38, y: 148 }, 10, { x: 60, y: 192 }, 7],
 ];
 const LEG: [Point, number, Point, number][] = [
-  [{ x: 89, y: 218 }, 18, { x: 68, y: 276 }, 13],
-  [{ x: 67, y: 290 }, 12.5, { x: 86, y: 344 }, 8],
+  [{ x: 92, y: 212 }, 18, { x: 76, y: 276 }, 13],
+  [{ x: 75, y: 289 }, 12.5, { x: 84, y: 346 }, 8],
 ];
 
 function limb(parts: [Point, number, Point, number][], far: boolean): string[] {
   return parts.map(([a, ra, b, rb]) => (far ? capsule(mirror(a), ra, mirror(b), rb) : capsule(a, ra, b, rb)));
 }
+
+/** Limbs lie under the trunk, so they are drawn first. */
+export const DRAWING_ORDER: Segment[] = [
+  "near-leg",
+  "far-leg",
+  "near-arm",
+  "far-arm",
+  "hips",
+  "trunk",
+  "head",
+];
 
 /** The outline of every segment of a player on the back, seen from above, in a box of 220 by 360. */
 export const OUTLINE: Record<Segment, string[]> = {

@@ -11,6 +11,7 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.validation.FieldError;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -74,8 +75,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     protected ResponseEntity<Object> handleMethodArgumentNotValid(MethodArgumentNotValidException e,
             HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         List<Problem> problems = e.getBindingResult().getFieldErrors().stream()
-                .map(error -> new Problem("/" + error.getField().replace('.', '/'),
-                        "“%s” %s".formatted(error.getField(), error.getDefaultMessage())))
+                .map(ProblemAdvice::problem)
                 .toList();
         String detail = problems.isEmpty() ? "The request is incomplete." : problems.get(0).message();
         return ResponseEntity.badRequest()
@@ -100,6 +100,15 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         Problem problem = UnreadableBody.problem(e.getCause());
         return ResponseEntity.badRequest().body(withProblems(
                 problem(HttpStatus.BAD_REQUEST, "Not understood", problem.message()), List.of(problem)));
+    }
+
+    private static Problem problem(FieldError error) {
+        String place = "/" + error.getField().replace('.', '/');
+        return error.isBindingFailure()
+                ? new Problem(place, "“%s” is “%s”; a number belongs there.".formatted(error.getField(),
+                        error.getRejectedValue()))
+                : new Problem(place, "“%s” is “%s”; it %s.".formatted(error.getField(), error.getRejectedValue(),
+                        error.getDefaultMessage()));
     }
 
     private static ProblemDetail problem(HttpStatus status, String title, String detail) {

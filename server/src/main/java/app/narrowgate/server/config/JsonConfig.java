@@ -1,0 +1,21 @@
+package app.narrowgate.server.config;
+
+import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import tools.jackson.databind.cfg.CoercionAction;
+import tools.jackson.databind.cfg.CoercionInputShape;
+import tools.jackson.databind.type.LogicalType;
+
+/** Bodies are read strictly: a number is no text, whatever it could be turned into. */
+@Configuration(proxyBeanMethods = false)
+class JsonConfig {
+
+    @Bean
+    JsonMapperBuilderCustomizer strictTexts() {
+        return builder -> builder.withCoercionConfig(LogicalType.Textual, texts -> texts
+                .setCoercion(CoercionInputShape.Integer, CoercionAction.Fail)
+                .setCoercion(CoercionInputShape.Float, CoercionAction.Fail)
+                .setCoercion(CoercionInputShape.Boolean, CoercionAction.Fail));
+    }
+}
