@@ -1,0 +1,102 @@
+package app.narrowgate.e2e;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/** Debian's Chromium, and what an instructor does with it. */
+final class Browser implements AutoCloseable {
+
+    private final Playwright playwright;
+    private final com.microsoft.playwright.Browser chromium;
+    private final String address;
+    private final List<String> complaints = new ArrayList<>();
+
+    Browser(String address) {
+        this.address = address;
+        playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        chromium = playwright.chromium().launch(new BrowserType.LaunchOptions()
+                .setExecutablePath(Path.of("/usr/bin/chromium"))
+                .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
+                        "--disable-background-networking", "--disable-component-update", "--disable-sync")));
+    }
+
+    /** A fresh window that nobody has signed in with. */
+    Page window() {
+        return window(1280, 800, ColorScheme.LIGHT);
+    }
+
+    Page window(int width, int height, ColorScheme scheme) {
+        BrowserContext context = chromium.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+                .setViewportSize(width, height).setColorScheme(scheme));
+        // A real print dialog would wait for a person.
+        context.addInitScript("window.printed = 0; window.print = () => { window.printed++; }");
+        Page page = context.newPage();
+        page.setDefaultTimeout(15_000);
+        page.onPageError(complaints::add);
+        page.onConsoleMessage(message -> {
+            // A refused request is logged by the browser itself; the stories look at what the page makes of it.
+            if (message.type().equals("error") && !message.text().contains("Failed to load resource")) {
+                complaints.add(message.text());
+            }
+        });
+        page.navigate(address);
+        return page;
+    }
+
+    /** A window with the demo gym's first instructor signed in, showing the map. */
+    Page signedIn() {
+        Page page = window();
+        signIn(page, "open-the-gate");
+        page.waitForURL("**/map/**");
+        return page;
+    }
+
+    static void signIn(Page page, String password) {
+        page.getByLabel("Name").fill("tamsin");
+        page.getByLabel("Password").fill(password);
+        page.keyboard().press("Enter");
+    }
+
+    static void open(Page page, String situation) {
+        page.getByRole(AriaRole.MAIN).getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(situation))
+                .first().click();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(situation).setLevel(1)).waitFor();
+    }
+
+    /** Presses Tab until something of that name has the focus, as somebody without a mouse would. */
+    static void tabTo(Page page, String name) {
+        for (int presses = 0; presses < 250; presses++) {
+            page.keyboard().press("Tab");
+            String focused = (String) page.evaluate("""
+                    () => {
+                      const e = document.activeElement;
+                      const label = e.labels && e.labels.length ? e.labels[0].innerText : '';
+                      return [e.getAttribute('aria-label') ?? '', label, e.innerText ?? ''].join('\\n');
+                    }""");
+            if (focused.contains(name)) {
+                return;
+            }
+        }
+        throw new AssertionError("Tab never reaches “" + name + "”");
+    }
+
+    /** What the browser complained about so far. */
+    List<String> complaints() {
+        return complaints;
+    }
+
+    @Override
+    public void close() {
+        playwright.close();
+    }
+}

@@ -1,0 +1,201 @@
+package app.narrowgate.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.Media;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** From the map to the drill: an instructor finds a hole, answers it, sees every odd move, and prints a sheet. */
+class FirstLightStory {
+
+    private static RunningApp app;
+    private static Browser browser;
+
+    @BeforeAll
+    static void start() {
+        app = RunningApp.start();
+        browser = new Browser(app.address());
+    }
+
+    @AfterAll
+    static void stop() {
+        browser.close();
+        app.close();
+    }
+
+    @AfterEach
+    void theBrowserComplainedAboutNothing() {
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    private static Page.GetByRoleOptions named(String name) {
+        return new Page.GetByRoleOptions().setName(name);
+    }
+
+    /** The number on a situation's gate on the map. */
+    private static int onMap(Page page, String situation) {
+        Locator gate = page.getByRole(AriaRole.MAIN)
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(situation)).first();
+        gate.waitFor();
+        var number = Pattern.compile("(\\d+) of 100").matcher(gate.textContent());
+        assertThat(number.find()).as(gate.textContent()).isTrue();
+        return Integer.parseInt(number.group(1));
+    }
+
+    private static Locator odds(Page page) {
+        return page.getByTestId("odds");
+    }
+
+    /** The whole story without a mouse. */
+    @Test
+    void aMissingAnswerIsAddedAndEveryOddMoves() {
+        Page page = browser.window();
+        page.keyboard().type("tamsin");
+        page.keyboard().press("Tab");
+        page.keyboard().type("open-the-gate");
+        page.keyboard().press("Enter");
+        page.waitForURL("**/map/**");
+        int framed = onMap(page, "Near arm framed");
+        int early = onMap(page, "Just past, chest loose");
+
+        Browser.tabTo(page, "Near arm framed");
+        page.keyboard().press("Enter");
+        assertThat(odds(page)).hasText(Integer.toString(framed));
+
+        Browser.tabTo(page, "Answer: they sit back and wait");
+        page.keyboard().press("Enter");
+        Browser.tabTo(page, "How often");
+        page.keyboard().type("usually");
+        Browser.tabTo(page, "It leads to");
+        page.keyboard().type("On top, side pin");
+        Browser.tabTo(page, "Save");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("no answer yet")).hasCount(0);
+        assertThat(odds(page)).not().hasText(Integer.toString(framed));
+        int answered = Integer.parseInt(odds(page).textContent());
+        assertThat(answered).isGreaterThan(framed);
+
+        page.getByRole(AriaRole.NAVIGATION).getByRole(AriaRole.LINK).press("Enter");
+        assertThat(onMap(page, "Near arm framed")).isEqualTo(answered);
+        assertThat(onMap(page, "Just past, chest loose")).isGreaterThan(early);
+
+        page.keyboard().press("Control+z");
+        assertThat(page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("Taken back.")))
+                .hasCount(1);
+        page.reload();
+        assertThat(onMap(page, "Near arm framed")).isEqualTo(framed);
+        assertThat(onMap(page, "Just past, chest loose")).isEqualTo(early);
+    }
+
+    @Test
+    void aDrillSheetIsPrinted() {
+        Page page = browser.signedIn();
+        Browser.open(page, "Low, arms round your head");
+        page.getByRole(AriaRole.LINK, named("Drill this")).click();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                .hasText("Low, arms round your head");
+        assertThat(page.getByRole(AriaRole.ROW)).hasCount(4);
+        assertThat(page.getByText("Second partner on the bottom, right side")).isVisible();
+        String calls = page.getByRole(AriaRole.ARTICLE).textContent();
+        page.getByRole(AriaRole.BUTTON, named("Another order of calls")).click();
+        assertThat(page.getByRole(AriaRole.ARTICLE)).not().hasText(calls);
+        page.getByRole(AriaRole.BUTTON, named("Print the sheet")).click();
+        assertThat(page.evaluate("window.printed")).isEqualTo(1);
+        page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
+        assertThat(page.getByRole(AriaRole.BANNER)).isHidden();
+        assertThat(page.getByRole(AriaRole.TABLE)).isVisible();
+    }
+
+    @Test
+    void aWrongPasswordSaysSoAndKeepsTheName() {
+        Page page = browser.window();
+        Browser.signIn(page, "open-the-window");
+        assertThat(page.getByRole(AriaRole.ALERT)).hasText("Name and password do not match. Check both and try again.");
+        assertThat(page.getByLabel("Name")).hasValue("tamsin");
+    }
+
+    @Test
+    void anUnansweredQuestionIsKept() {
+        Page page = browser.signedIn();
+        Browser.open(page, "Hugging the hip");
+        page.getByLabel("What if they …").fill("hop over the legs");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("Kept. Until somebody answers it")).isVisible();
+        assertThat(page.getByText("hop over the legs")).isVisible();
+        page.reload();
+        assertThat(page.getByText("hop over the legs")).isVisible();
+    }
+
+    @Test
+    void aStaleEditInASecondTabIsShownNotLost() {
+        Page first = browser.signedIn();
+        Page second = first.context().newPage();
+        for (Page page : List.of(first, second)) {
+            page.navigate(app.address());
+            Browser.open(page, "Sitting upright");
+            page.getByRole(AriaRole.BUTTON, named("Edit: they stay upright and circle")).click();
+        }
+        first.getByLabel("What they do").fill("They stay tall and circle");
+        first.getByRole(AriaRole.BUTTON, named("Save").setExact(true)).click();
+        assertThat(first.getByText("stay tall and circle")).isVisible();
+
+        second.getByLabel("What they do").fill("They stand up");
+        second.getByRole(AriaRole.BUTTON, named("Save").setExact(true)).click();
+        assertThat(second.getByRole(AriaRole.ALERT)).containsText("Nothing was overwritten");
+        assertThat(second.getByText("Changed “They stay tall and circle”")).isVisible();
+        assertThat(second.getByLabel("What they do")).hasValue("They stand up");
+        second.getByRole(AriaRole.BUTTON, named("Save mine over it")).click();
+        assertThat(second.getByText("stand up", new Page.GetByTextOptions().setExact(false)).first()).isVisible();
+        assertThat(second.getByText("stay tall and circle")).hasCount(0);
+    }
+
+    @ParameterizedTest
+    @EnumSource(value = ColorScheme.class, names = {"LIGHT", "DARK"})
+    void nothingSeriousIsInaccessible(ColorScheme scheme) {
+        Page page = browser.window(1280, 800, scheme);
+        Browser.signIn(page, "open-the-gate");
+        page.waitForURL("**/map/**");
+        onMap(page, "Sitting upright");
+        assertThat(seriousFaults(page)).isEmpty();
+        Browser.open(page, "Cross-face, shoulders flat");
+        assertThat(seriousFaults(page)).isEmpty();
+        page.getByRole(AriaRole.LINK, named("Drill this")).click();
+        page.getByRole(AriaRole.TABLE).waitFor();
+        assertThat(seriousFaults(page)).isEmpty();
+    }
+
+    @Test
+    void nothingRunsOffAPhone() {
+        Page page = browser.window(390, 844, ColorScheme.LIGHT);
+        Browser.signIn(page, "open-the-gate");
+        page.waitForURL("**/map/**");
+        onMap(page, "Sitting upright");
+        assertThat(page.evaluate("document.documentElement.scrollWidth")).isEqualTo(390);
+        Browser.open(page, "Near arm framed");
+        assertThat(page.evaluate("document.documentElement.scrollWidth")).isEqualTo(390);
+    }
+
+    @SuppressWarnings("unchecked")
+    private static List<String> seriousFaults(Page page) {
+        page.addScriptTag(new Page.AddScriptTagOptions().setPath(Path.of(System.getProperty("narrowgate.axe"))));
+        Map<String, Object> result = (Map<String, Object>) page.evaluate("axe.run()");
+        return ((List<Map<String, Object>>) result.get("violations")).stream()
+                .filter(v -> List.of("serious", "critical").contains(String.valueOf(v.get("impact"))))
+                .map(v -> v.get("id") + ": " + v.get("help") + " " + v.get("nodes"))
+                .toList();
+    }
+}
