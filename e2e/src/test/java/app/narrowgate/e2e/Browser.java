@@ -90,9 +90,11 @@ final class Browser implements AutoCloseable {
         throw new AssertionError("Tab never reaches “" + name + "”");
     }
 
-    /** What the browser complained about so far. */
-    List<String> complaints() {
-        return complaints;
+    /** What the browser complained about since the last time. */
+    List<String> takeComplaints() {
+        List<String> taken = List.copyOf(complaints);
+        complaints.clear();
+        return taken;
     }
 
     @Override

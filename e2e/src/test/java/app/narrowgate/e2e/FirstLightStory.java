@@ -8,6 +8,9 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.Media;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -21,6 +24,8 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 /** From the map to the drill: an instructor finds a hole, answers it, sees every odd move, and prints a sheet. */
 class FirstLightStory {
+
+    private static final Page.GetByLabelOptions EXACT = new Page.GetByLabelOptions().setExact(true);
 
     private static RunningApp app;
     private static Browser browser;
@@ -39,7 +44,7 @@ class FirstLightStory {
 
     @AfterEach
     void theBrowserComplainedAboutNothing() {
-        assertThat(browser.complaints()).isEmpty();
+        assertThat(browser.takeComplaints()).isEmpty();
     }
 
     private static Page.GetByRoleOptions named(String name) {
@@ -64,6 +69,7 @@ class FirstLightStory {
     @Test
     void aMissingAnswerIsAddedAndEveryOddMoves() {
         Page page = browser.window();
+        assertThat(page.getByLabel("Name")).isFocused();
         page.keyboard().type("tamsin");
         page.keyboard().press("Tab");
         page.keyboard().type("open-the-gate");
@@ -81,7 +87,7 @@ class FirstLightStory {
         Browser.tabTo(page, "How often");
         page.keyboard().type("usually");
         Browser.tabTo(page, "It leads to");
-        page.keyboard().type("On top, side pin");
+        page.keyboard().type("Open guard");
         Browser.tabTo(page, "Save");
         page.keyboard().press("Enter");
         assertThat(page.getByText("no answer yet")).hasCount(0);
@@ -149,15 +155,15 @@ class FirstLightStory {
             Browser.open(page, "Sitting upright");
             page.getByRole(AriaRole.BUTTON, named("Edit: they stay upright and circle")).click();
         }
-        first.getByLabel("What they do").fill("They stay tall and circle");
+        first.getByLabel("What they do", EXACT).fill("They stay tall and circle");
         first.getByRole(AriaRole.BUTTON, named("Save").setExact(true)).click();
         assertThat(first.getByText("stay tall and circle")).isVisible();
 
-        second.getByLabel("What they do").fill("They stand up");
+        second.getByLabel("What they do", EXACT).fill("They stand up");
         second.getByRole(AriaRole.BUTTON, named("Save").setExact(true)).click();
         assertThat(second.getByRole(AriaRole.ALERT)).containsText("Nothing was overwritten");
         assertThat(second.getByText("Changed “They stay tall and circle”")).isVisible();
-        assertThat(second.getByLabel("What they do")).hasValue("They stand up");
+        assertThat(second.getByLabel("What they do", EXACT)).hasValue("They stand up");
         second.getByRole(AriaRole.BUTTON, named("Save mine over it")).click();
         assertThat(second.getByText("stand up", new Page.GetByTextOptions().setExact(false)).first()).isVisible();
         assertThat(second.getByText("stay tall and circle")).hasCount(0);
@@ -189,9 +195,18 @@ class FirstLightStory {
         assertThat(page.evaluate("document.documentElement.scrollWidth")).isEqualTo(390);
     }
 
+    private static String axe() {
+        try {
+            return Files.readString(Path.of(System.getProperty("narrowgate.axe"))) + "; undefined";
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     @SuppressWarnings("unchecked")
     private static List<String> seriousFaults(Page page) {
-        page.addScriptTag(new Page.AddScriptTagOptions().setPath(Path.of(System.getProperty("narrowgate.axe"))));
+        // Not as a script tag: the content policy lets in nothing that did not ship with the page.
+        page.evaluate(axe());
         Map<String, Object> result = (Map<String, Object>) page.evaluate("axe.run()");
         return ((List<Map<String, Object>>) result.get("violations")).stream()
                 .filter(v -> List.of("serious", "critical").contains(String.valueOf(v.get("impact"))))
