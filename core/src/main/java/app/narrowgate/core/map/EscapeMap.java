@@ -9,11 +9,13 @@ import java.util.function.Function;
  * A whole map. The value itself holds anything; whether its parts fit together is what {@link MapRules} tells.
  *
  * @param title the map's name
+ * @param rules the table by which matchups shift rates; where it is empty {@link RateRule#USUAL} holds
  * @param about what a reader should know before trusting its figures; may be empty
  */
 public record EscapeMap(String title, String about, List<Family> families, List<Fact> facts, List<Principle> principles,
         List<Movement> movements, List<Technique> techniques, List<Situation> situations, List<Outcome> outcomes,
-        List<Reaction> reactions, List<Aim> aims) {
+        List<Reaction> reactions, List<Aim> aims, List<Matchup> matchups,
+        List<RateRule> rules) {
 
     /** Room for the note about a map. */
     public static final Text ABOUT = new Text(0, 1000);
@@ -30,12 +32,14 @@ public record EscapeMap(String title, String about, List<Family> families, List<
         outcomes = List.copyOf(outcomes);
         reactions = List.copyOf(reactions);
         aims = List.copyOf(aims);
+        matchups = List.copyOf(matchups);
+        rules = List.copyOf(rules);
     }
 
     /** A map without parts. */
     public static EscapeMap empty(String title) {
         return new EscapeMap(title, "", List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
-                List.of(), List.of());
+                List.of(), List.of(), List.of(), List.of());
     }
 
     /** The same map with {@code part} in the place of the one with its id, or at the end. */
@@ -46,13 +50,30 @@ public record EscapeMap(String title, String about, List<Family> families, List<
     /** The same map with {@code part} in the place of the one with its id, or at the end. */
     public EscapeMap with(Technique part) {
         return new EscapeMap(title, about, families, facts, principles, movements,
-                Parts.put(techniques, part, Technique::id), situations, outcomes, reactions, aims);
+                Parts.put(techniques, part, Technique::id), situations, outcomes, reactions, aims, matchups, rules);
     }
 
     /** The same map with {@code part} in the place of the one with its id, or at the end. */
     public EscapeMap with(Situation part) {
         return new EscapeMap(title, about, families, facts, principles, movements, techniques,
-                Parts.put(situations, part, Situation::id), outcomes, reactions, aims);
+                Parts.put(situations, part, Situation::id), outcomes, reactions, aims, matchups, rules);
+    }
+
+    /** The same map with {@code rule} in the place of the one with its id; the table in force becomes its own. */
+    public EscapeMap with(RateRule rule) {
+        return new EscapeMap(title, about, families, facts, principles, movements, techniques, situations, outcomes,
+                reactions, aims, matchups, Parts.put(rulesInForce(), rule, RateRule::id));
+    }
+
+    /** The same map with {@code matchup} in the place of the one with its id, or at the end. */
+    public EscapeMap with(Matchup matchup) {
+        return new EscapeMap(title, about, families, facts, principles, movements, techniques, situations, outcomes,
+                reactions, aims, Parts.put(matchups, matchup, Matchup::id), rules);
+    }
+
+    /** The map's own table of rate rules, or the usual one. */
+    public List<RateRule> rulesInForce() {
+        return rules.isEmpty() ? RateRule.USUAL : rules;
     }
 
     /** The same map without that reaction. */
@@ -65,7 +86,7 @@ public record EscapeMap(String title, String about, List<Family> families, List<
     /** The same map with other reactions. */
     public EscapeMap withReactions(List<Reaction> others) {
         return new EscapeMap(title, about, families, facts, principles, movements, techniques, situations, outcomes,
-                others, aims);
+                others, aims, matchups, rules);
     }
 
     /**

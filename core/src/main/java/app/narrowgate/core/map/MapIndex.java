@@ -17,6 +17,7 @@ public final class MapIndex {
     private final Map<Id, Technique> techniques;
     private final Map<Id, Fact> facts;
     private final Map<Id, Aim> aims;
+    private final Map<Id, Matchup> matchups;
     private final Map<Id, List<Reaction>> reactionsFrom = new LinkedHashMap<>();
 
     private MapIndex(EscapeMap map) {
@@ -27,6 +28,7 @@ public final class MapIndex {
         techniques = Parts.byId(map.techniques(), Technique::id);
         facts = Parts.byId(map.facts(), Fact::id);
         aims = Parts.byId(map.aims(), Aim::id);
+        matchups = Parts.byId(map.matchups(), Matchup::id);
         map.reactions().forEach(r -> reactionsFrom.computeIfAbsent(r.from(), id -> new ArrayList<>()).add(r));
     }
 
@@ -68,6 +70,11 @@ public final class MapIndex {
     /** The aim of that id, if there is one. */
     public Optional<Aim> aim(Id id) {
         return Optional.ofNullable(aims.get(id));
+    }
+
+    /** The saved matchup of that id, if there is one. */
+    public Optional<Matchup> matchup(Id id) {
+        return Optional.ofNullable(matchups.get(id));
     }
 
     /** True when {@code id} names a situation or an outcome, so that something can lead there. */

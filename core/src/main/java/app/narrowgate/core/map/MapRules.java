@@ -47,12 +47,16 @@ public final class MapRules {
         unique("outcomes", map.outcomes(), Outcome::id);
         unique("reactions", map.reactions(), Reaction::id);
         unique("aims", map.aims(), Aim::id);
+        unique("matchups", map.matchups(), Matchup::id);
+        unique("rules", map.rules(), RateRule::id);
         placesDiffer();
         each("principles", map.principles(), (p, at) -> unique(at.substring(1) + "/stances", p.stances(),
                 Principle.Stance::id));
         each("techniques", map.techniques(), this::technique);
         each("situations", map.situations(), this::situation);
         each("reactions", map.reactions(), this::reaction);
+        each("matchups", map.matchups(), (matchup, at) -> matchup.facts().keySet().forEach(
+                fact -> named(at + "/facts/" + fact, fact, id -> index.fact(id).isPresent(), "fact")));
         if (map.aims().isEmpty()) {
             problems.add(new Problem("/aims", "There is no aim; add at least one, or no odds can be computed."));
         }

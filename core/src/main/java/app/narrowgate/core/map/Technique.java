@@ -17,10 +17,11 @@ import java.util.Set;
  * @param level for whom it is meant
  * @param children whether children may do it
  * @param avoidWith injuries that forbid it
+ * @param leansOn what a matchup can take away from it
  */
 public record Technique(Id id, String title, List<Id> movements, List<String> checkpoints, List<Fault> faults,
         List<Question> questions, List<String> cautions, Optional<StanceRef> stance, Level level, boolean children,
-        Set<Injury> avoidWith) {
+        Set<Injury> avoidWith, Set<Lean> leansOn) {
 
     /** More than this many checkpoints cannot be kept in mind between two rounds. */
     public static final int MOST_CHECKPOINTS = 8;
@@ -33,6 +34,7 @@ public record Technique(Id id, String title, List<Id> movements, List<String> ch
         questions = List.copyOf(questions);
         cautions = List.copyOf(cautions);
         avoidWith = Set.copyOf(avoidWith);
+        leansOn = Set.copyOf(leansOn);
         if (checkpoints.size() > MOST_CHECKPOINTS) {
             throw new IllegalArgumentException("%d checkpoints; at most %d can be kept in mind."
                     .formatted(checkpoints.size(), MOST_CHECKPOINTS));
@@ -44,7 +46,7 @@ public record Technique(Id id, String title, List<Id> movements, List<String> ch
     /** A technique of which only the name is known yet. */
     public static Technique named(Id id, String title) {
         return new Technique(id, title, List.of(), List.of(), List.of(), List.of(), List.of(), Optional.empty(),
-                Level.NOVICE, true, Set.of());
+                Level.NOVICE, true, Set.of(), Set.of());
     }
 
     /** If you feel the sign, it is because of the cause; mend it so. */

@@ -65,18 +65,24 @@ final class EndComponents {
         return found;
     }
 
-    /** Makes {@code end} the block that {@link #stays} asks about, until {@link #unmark}. */
-    void mark(int[] end) {
+    /** What the best way out of {@code end} is worth under {@code value[place]}, stopping included. */
+    double bestWayOut(int[] end, double[] lower, double[] value) {
         for (int s : end) {
             block[s] = 0;
         }
-    }
-
-    /** Takes {@link #mark} back. */
-    void unmark(int[] end) {
+        double out = 0;
+        for (int s : end) {
+            out = Math.max(out, game.worth[s]);
+            for (int o = game.optionStart[s]; o < game.optionStart[s + 1]; o++) {
+                if (moves.leaves[o] && !stays(s, o, lower)) {
+                    out = Math.max(out, moves.value(s, o, value));
+                }
+            }
+        }
         for (int s : end) {
             block[s] = OUTSIDE;
         }
+        return out;
     }
 
     /** Takes out, until nothing changes, the situations without an option that stays; returns how many are left. */
@@ -111,7 +117,7 @@ final class EndComponents {
     }
 
     /** True when option {@code o} can be answered so that the pair stays in the block of {@code s}. */
-    boolean stays(int s, int o, double[] lower) {
+    private boolean stays(int s, int o, double[] lower) {
         if (moves.stuffedShare[o] > 0 && !with(s, game.stuffed[o])) {
             return false;
         }

@@ -9,7 +9,6 @@ import app.narrowgate.core.map.Outcome;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
 import app.narrowgate.core.map.Situation;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -23,6 +22,7 @@ final class GameCompiler {
 
     private final MapIndex index;
     private final Setting setting;
+    private final Conditions conditions;
     private final Map<Id, Integer> place = new HashMap<>();
     private final Map<Id, Integer> reactionIndex = new HashMap<>();
     private final double[] going;
@@ -39,6 +39,7 @@ final class GameCompiler {
     private GameCompiler(MapIndex index, Setting setting) {
         this.index = index;
         this.setting = setting;
+        this.conditions = Conditions.of(index, setting);
         EscapeMap map = index.map();
         int mostOptions = map.reactions().size() + map.situations().size();
         int mostResponses = map.reactions().stream().mapToInt(r -> r.responses().size()).sum();
@@ -59,17 +60,6 @@ final class GameCompiler {
      */
     static Game compile(MapIndex index, Setting setting) {
         return new GameCompiler(index, setting).compile();
-    }
-
-    /** The reactions of a situation that its facts do not rule out, in the map's order. */
-    static List<Reaction> usable(MapIndex index, Situation situation) {
-        List<Reaction> usable = new ArrayList<>();
-        for (Reaction reaction : index.reactionsFrom(situation.id())) {
-            if (!situation.contradicts(reaction.needs())) {
-                usable.add(reaction);
-            }
-        }
-        return usable;
     }
 
     private Game compile() {
@@ -107,13 +97,13 @@ final class GameCompiler {
     }
 
     private void addOptions(Situation situation, int s) {
-        List<Reaction> usable = usable(index, situation);
+        List<Reaction> usable = conditions.usable(situation);
         if (usable.isEmpty() && situation.clock().isPresent()) {
             addOption(Game.WAIT, 0, 0, 1, s);
         }
         for (Reaction reaction : usable) {
             double inTime = situation.clock().map(clock -> inTime(clock, reaction, usable.size())).orElse(1.0);
-            double works = reaction.responses().isEmpty() ? 0 : reaction.works().chance();
+            double works = reaction.responses().isEmpty() ? 0 : conditions.works(reaction);
             addOption(reactionIndex.get(reaction.id()), inTime * works, inTime * (1 - works), 1 - inTime,
                     place.get(reaction.whenStuffed()));
             addResponses(reaction);
@@ -121,7 +111,7 @@ final class GameCompiler {
     }
 
     private double inTime(Clock clock, Reaction reaction, int answers) {
-        return InTime.chance(setting.late() + setting.thinking().seconds(answers) + reaction.seconds(),
+        return InTime.chance(setting.late() + setting.thinking().seconds(answers) + conditions.seconds(reaction),
                 clock.seconds());
     }
 

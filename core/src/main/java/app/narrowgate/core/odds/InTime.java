@@ -32,13 +32,38 @@ public final class InTime {
         if (Double.isInfinite(mean)) {
             return 1;
         }
+        return survival(SHAPE, SHAPE * seconds / mean);
+    }
+
+    /**
+     * The mean of the earlier of {@code seconds} and the clock, {@code ∫₀ᵗ P(T > x) dx}, in closed form.
+     *
+     * @throws IllegalArgumentException for NaN or values outside
+     */
+    public static double meanOfEarlier(double seconds, double mean) {
+        if (Double.isInfinite(mean)) {
+            chance(seconds, 1);
+            return seconds;
+        }
+        // The integral of an Erlang survival function of shape k is (m/k) times the sum over j < k of the chance that a
+        // gamma variable of shape j+1 lies below t.
         double x = SHAPE * seconds / mean;
+        double sum = 0;
+        for (int shape = 1; shape <= SHAPE; shape++) {
+            sum += 1 - survival(shape, x);
+        }
+        chance(seconds, mean);
+        return mean / SHAPE * sum;
+    }
+
+    /** Survival of a gamma variable of whole shape and scale 1 at {@code x}. */
+    private static double survival(int shape, double x) {
         if (x > 700) {
             return 0;
         }
         double term = 1;
         double sum = 1;
-        for (int j = 1; j < SHAPE; j++) {
+        for (int j = 1; j < shape; j++) {
             term *= x / j;
             sum += term;
         }

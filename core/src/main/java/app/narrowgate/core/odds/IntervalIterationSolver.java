@@ -10,7 +10,7 @@ import java.util.Arrays;
  *
  * <p>Method: interval iteration (Haddad and Monmege, "Interval iteration algorithm for MDPs and IMDPs", 2018), the
  * upper bound pulled down on end components (Kelmendi et al. 2018), component by component against the arrows, each
- * sweep in place (Gauss–Seidel). Both bounds are sound at every moment, whatever the number of sweeps; a sweep limit
+ * sweep in place (Gauss–Seidel); a component that mixes slowly is finished by a {@link StrategyGuess}. Both bounds are sound at every moment, whatever the number of sweeps; a sweep limit
  * only makes the result say that it did not converge.
  *
  * <p>Precondition: every share in [0,1], every worth in [0,1]. Cost: O(sweeps · responses) time, O(responses) memory;
@@ -28,6 +28,9 @@ final class IntervalIterationSolver {
     /** A smaller gain is rounding, and following it could close a loop of choices with no way out. */
     private static final double TRUE_GAIN = 1e-14;
 
+    /** Loops that mix this slowly are worth a linear solve. */
+    private static final int SWEEPS_BEFORE_A_GUESS = 256;
+
     private final Game game;
     private final Moves moves;
     private final int mostSweeps;
@@ -35,6 +38,7 @@ final class IntervalIterationSolver {
     private final double[] upper;
     private final int[] choice;
     private final EndComponents endComponents;
+    private final StrategyGuess guess;
     private int sweeps;
 
     private IntervalIterationSolver(Game game, int mostSweeps) {
@@ -45,6 +49,7 @@ final class IntervalIterationSolver {
         this.upper = game.worth.clone();
         this.choice = new int[game.situations];
         this.endComponents = new EndComponents(moves);
+        this.guess = new StrategyGuess(moves, endComponents);
     }
 
     /** Solves with a limit of a million sweeps a component. */
@@ -139,6 +144,7 @@ final class IntervalIterationSolver {
     private void iterate(int[] members, double tolerance) {
         int[][] ends = endComponents.among(members, lower);
         int nextLook = 1;
+        int nextGuess = SWEEPS_BEFORE_A_GUESS;
         int sweep = 0;
         while (sweep < mostSweeps) {
             sweep++;
@@ -153,6 +159,10 @@ final class IntervalIterationSolver {
             }
             if (widest <= tolerance || widest(members) <= tolerance) {
                 break;
+            }
+            if (sweep == nextGuess) {
+                guess.narrow(members, ends, lower, upper, choice, tolerance);
+                nextGuess *= 8;
             }
         }
         sweeps = Math.max(sweeps, sweep);
@@ -187,20 +197,10 @@ final class IntervalIterationSolver {
 
     /** No situation of an end component is worth more than the best way out of it. */
     private void pullDown(int[] end) {
-        endComponents.mark(end);
-        double out = 0;
-        for (int s : end) {
-            out = Math.max(out, game.worth[s]);
-            for (int o = game.optionStart[s]; o < game.optionStart[s + 1]; o++) {
-                if (moves.leaves[o] && !endComponents.stays(s, o, lower)) {
-                    out = Math.max(out, moves.value(s, o, upper));
-                }
-            }
-        }
+        double out = endComponents.bestWayOut(end, lower, upper);
         for (int s : end) {
             upper[s] = Math.min(upper[s], out);
         }
-        endComponents.unmark(end);
     }
 
     private double widest(int[] members) {

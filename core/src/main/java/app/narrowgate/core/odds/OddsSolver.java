@@ -28,21 +28,25 @@ public final class OddsSolver {
 
     private final MapIndex index;
     private final Setting setting;
+    private final Conditions conditions;
     private final Game game;
     private final Solution solution;
     private final double[] values;
     private final double[][] ends;
     private final double[] exchanges;
-    private final Map<Id, Integer> place = new HashMap<>();
+    private final double[] seconds;
+    private final Map<Id, Integer> place;
+    private final double start;
 
-    private OddsSolver(MapIndex index, Setting setting) {
-        this.index = index;
-        this.setting = setting;
-        this.game = GameCompiler.compile(index, setting);
-        this.solution = IntervalIterationSolver.solve(game);
+    private OddsSolver(Solved solved) {
+        this.index = solved.index();
+        this.setting = solved.setting();
+        this.conditions = solved.conditions();
+        this.game = solved.game();
+        this.solution = solved.solution();
+        this.place = solved.places();
+        this.start = solved.startWorth();
         this.values = solution.values();
-        index.map().situations().forEach(s -> place.put(s.id(), place.size()));
-        index.map().outcomes().forEach(o -> place.put(o.id(), place.size()));
         RoundChain chain = RoundChain.of(game, solution);
         PlaceKind[] kinds = kinds();
         this.ends = new double[PlaceKind.values().length][];
@@ -58,6 +62,7 @@ public final class OddsSolver {
             }
         }
         this.exchanges = chain.exchanges(anyEnd);
+        this.seconds = chain.until(secondsOfAnExchange(), anyEnd);
     }
 
     /**
@@ -66,21 +71,48 @@ public final class OddsSolver {
      * @throws IllegalArgumentException when the map has no such aim
      */
     public static Odds solve(MapIndex index, Setting setting) {
-        return new OddsSolver(index, setting).solve();
+        return of(Solved.of(index, setting));
+    }
+
+    static Odds of(Solved solved) {
+        return new OddsSolver(solved).solve();
+    }
+
+    /**
+     * Mean seconds of one exchange in each situation: until the reaction is under way or the clock moves on, whichever is
+     * first, {@code E[min(t, T)]}; 0 where nothing is chosen.
+     */
+    private double[] secondsOfAnExchange() {
+        double[] each = new double[game.places];
+        for (int s = 0; s < game.situations; s++) {
+            int o = solution.choice()[s];
+            if (o == Solution.STOP) {
+                continue;
+            }
+            Situation situation = index.map().situations().get(s);
+            double mean = situation.clock().map(Clock::seconds).orElse(Double.POSITIVE_INFINITY);
+            if (game.optionReaction[o] == Game.WAIT) {
+                each[s] = mean;
+            } else {
+                Reaction reaction = index.map().reactions().get(game.optionReaction[o]);
+                each[s] = InTime.meanOfEarlier(takes(reaction, conditions.usable(situation).size()), mean);
+            }
+        }
+        return each;
+    }
+
+    private double takes(Reaction reaction, int answers) {
+        return setting.late() + setting.thinking().seconds(answers) + conditions.seconds(reaction);
     }
 
     private Odds solve() {
         Map<Id, SituationOdds> situations = new LinkedHashMap<>();
-        double weighted = 0;
-        double weight = 0;
         EscapeMap map = index.map();
         for (int s = 0; s < map.situations().size(); s++) {
             Situation situation = map.situations().get(s);
             situations.put(situation.id(), situation(situation, s));
-            weighted += situation.entry() * values[s];
-            weight += situation.entry();
         }
-        return new Odds(setting, situations, weight > 0 ? weighted / weight : 0, solution.converged());
+        return new Odds(setting, situations, start, solution.converged());
     }
 
     private PlaceKind[] kinds() {
@@ -102,12 +134,25 @@ public final class OddsSolver {
         }
         return new SituationOdds(situation.id(), solution.lower()[s], solution.upper()[s], best,
                 stop && situation.rest().isPresent(), endChances,
-                Double.isInfinite(exchanges[s]) ? OptionalDouble.empty() : OptionalDouble.of(exchanges[s]),
+                finite(exchanges[s]), finite(seconds[s]), margin(s, choice),
                 reactions(situation, s, best));
     }
 
+    private static OptionalDouble finite(double value) {
+        return Double.isInfinite(value) ? OptionalDouble.empty() : OptionalDouble.of(value);
+    }
+
+    /** How much the best choice, stopping included, is worth above the next best. */
+    private double margin(int s, int choice) {
+        double second = choice == Solution.STOP ? 0 : game.worth[s];
+        for (int o = game.optionStart[s]; o < game.optionStart[s + 1]; o++) {
+            second = o == choice ? second : Math.max(second, game.optionValue(s, o, values));
+        }
+        return Math.max(0, values[s] - second);
+    }
+
     private List<ReactionOdds> reactions(Situation situation, int s, Optional<Id> best) {
-        List<Reaction> usable = GameCompiler.usable(index, situation);
+        List<Reaction> usable = conditions.usable(situation);
         List<ReactionOdds> odds = new ArrayList<>();
         int option = game.optionStart[s];
         for (Reaction reaction : usable) {
@@ -117,7 +162,7 @@ public final class OddsSolver {
         odds.sort(Comparator.comparing((ReactionOdds r) -> !best.equals(Optional.of(r.reaction())))
                 .thenComparing(ReactionOdds::worth, Comparator.reverseOrder()));
         for (Reaction reaction : index.reactionsFrom(situation.id())) {
-            if (!usable.contains(reaction)) {
+            if (!usable.contains(reaction) && !setting.without().contains(reaction.id())) {
                 odds.add(reaction(situation, reaction, usable.size(), 0));
             }
         }
@@ -125,11 +170,11 @@ public final class OddsSolver {
     }
 
     private ReactionOdds reaction(Situation situation, Reaction reaction, int answers, double worth) {
-        double takes = setting.late() + setting.thinking().seconds(answers) + reaction.seconds();
+        double takes = takes(reaction, answers);
         double inTime = situation.clock().map(Clock::seconds).map(mean -> InTime.chance(takes, mean)).orElse(1.0);
         List<ResponseOdds> responses = responses(reaction);
-        return new ReactionOdds(reaction.id(), closedBy(situation, reaction), takes, inTime,
-                reaction.works().chance(), underWay(reaction, responses), worth, responses);
+        return new ReactionOdds(reaction.id(), conditions.closings(situation, reaction), takes, inTime,
+                conditions.works(reaction), underWay(reaction, responses), worth, responses);
     }
 
     private double underWay(Reaction reaction, List<ResponseOdds> responses) {
@@ -150,16 +195,5 @@ public final class OddsSolver {
                     response.leads().isPresent(), values[place.get(lands)]));
         }
         return odds;
-    }
-
-    private static List<Id> closedBy(Situation situation, Reaction reaction) {
-        List<Id> closing = new ArrayList<>();
-        reaction.needs().forEach((fact, needed) -> {
-            Boolean known = situation.facts().get(fact);
-            if (known != null && !known.equals(needed)) {
-                closing.add(fact);
-            }
-        });
-        return closing;
     }
 }

@@ -6,14 +6,14 @@ import java.util.List;
 /**
  * One reaction in its situation.
  *
- * @param closedBy the facts of the situation that contradict its needs; empty when it is usable
+ * @param closedBy what closes it here; empty when it is usable
  * @param takes seconds from the start of the situation until it is under way: late start, thinking, doing
  * @param inTime chance in [0,1] that this is before the clock moves on
  * @param works chance in [0,1] that it then gets going
  * @param underWay worth in [0,1] once it has got going
  * @param worth worth in [0,1] of choosing it; 0 when closed
  */
-public record ReactionOdds(Id reaction, List<Id> closedBy, double takes, double inTime, double works, double underWay,
+public record ReactionOdds(Id reaction, List<Closing> closedBy, double takes, double inTime, double works, double underWay,
         double worth, List<ResponseOdds> responses) {
 
     public ReactionOdds {

@@ -13,6 +13,8 @@ final class RoundChain {
 
     private static final double STILL = 1e-13;
     private static final int MOST_SWEEPS = 200_000;
+    /** A chance of ending this near 1 is 1 up to rounding. */
+    private static final double SURELY = 1 - 1e-9;
 
     final Game game;
     final int[] row;
@@ -76,7 +78,9 @@ final class RoundChain {
         for (int place = 0; place < game.places; place++) {
             start[place] = ends(place) && wanted[place] ? 1 : 0;
         }
-        return leastSolution(start, 0);
+        double[] everywhere = new double[game.places];
+        Arrays.fill(everywhere, 1);
+        return leastSolution(start, new double[game.places], everywhere);
     }
 
     /**
@@ -85,29 +89,75 @@ final class RoundChain {
      * @param endChance {@code endChance[place]}: chance that the round ends at all
      */
     double[] exchanges(double[] endChance) {
-        double[] exchanges = leastSolution(new double[game.places], 1, endChance);
-        for (int place = 0; place < game.places; place++) {
-            if (endChance[place] < 1 - 1e-9) {
-                exchanges[place] = Double.POSITIVE_INFINITY;
-            }
-        }
-        return exchanges;
+        double[] one = new double[game.places];
+        Arrays.fill(one, 1);
+        return until(one, endChance);
     }
 
-    private double[] leastSolution(double[] start, double cost) {
-        double[] all = new double[game.places];
-        Arrays.fill(all, 1);
-        return leastSolution(start, cost, all);
+    /**
+     * Expected sum of {@code cost[situation]} over the exchanges until the round ends, index place; infinite where it may
+     * never end.
+     */
+    double[] until(double[] cost, double[] endChance) {
+        double[] sum = leastSolution(new double[game.places], cost, endChance);
+        for (int place = 0; place < game.places; place++) {
+            if (endChance[place] < SURELY) {
+                sum[place] = Double.POSITIVE_INFINITY;
+            }
+        }
+        return sum;
+    }
+
+    /**
+     * Expected number of times each situation is gone on from, for a round begun as {@code start[place]} says: the row
+     * {@code start · N} of the fundamental matrix. Mass that goes round for ever is counted for at most
+     * {@value #MOST_SWEEPS} exchanges.
+     */
+    double[] visits(double[] start) {
+        double[] visits = new double[game.places];
+        double[] here = start.clone();
+        for (int exchange = 0; exchange < MOST_SWEEPS; exchange++) {
+            double moving = 0;
+            for (int s = 0; s < game.situations; s++) {
+                if (!ends(s)) {
+                    visits[s] += here[s];
+                    moving += here[s];
+                }
+            }
+            if (moving <= STILL) {
+                break;
+            }
+            here = step(here);
+        }
+        return visits;
+    }
+
+    /** One exchange later; what has ended stays where it is. */
+    double[] step(double[] here) {
+        double[] next = new double[game.places];
+        for (int place = 0; place < game.places; place++) {
+            if (here[place] <= 0) {
+                continue;
+            }
+            if (ends(place)) {
+                next[place] += here[place];
+            } else {
+                for (int i = row[place]; i < row[place + 1]; i++) {
+                    next[target[i]] += here[place] * probability[i];
+                }
+            }
+        }
+        return next;
     }
 
     /** Least solution of {@code x = cost + P x} on the situations that go on and surely end, in place from below. */
-    private double[] leastSolution(double[] start, double cost, double[] endChance) {
+    private double[] leastSolution(double[] start, double[] cost, double[] endChance) {
         double[] x = start.clone();
         for (int sweep = 0; sweep < MOST_SWEEPS; sweep++) {
             double moved = 0;
             for (int s = game.situations - 1; s >= 0; s--) {
-                if (!ends(s) && endChance[s] >= 1 - 1e-9) {
-                    double next = step(s, cost, x);
+                if (!ends(s) && endChance[s] >= SURELY) {
+                    double next = expected(s, cost[s], x);
                     moved = Math.max(moved, Math.abs(next - x[s]) / Math.max(1, next));
                     x[s] = next;
                 }
@@ -119,7 +169,7 @@ final class RoundChain {
         return x;
     }
 
-    private double step(int s, double cost, double[] x) {
+    private double expected(int s, double cost, double[] x) {
         double sum = cost;
         double self = 0;
         for (int i = row[s]; i < row[s + 1]; i++) {

@@ -2,6 +2,11 @@ package app.narrowgate.core.odds;
 
 import app.narrowgate.core.check.Range;
 import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.Matchup;
+import java.util.Collections;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
 
 /**
  * What the odds are asked for.
@@ -10,8 +15,12 @@ import app.narrowgate.core.map.Id;
  * @param read how well the partner reads you, λ in [0,1]: 0 answers by habit, 1 always finds the worst answer for you
  * @param late seconds by which the student starts too late
  * @param thinking how long choosing takes
+ * @param matchup who is on the mat
+ * @param stances principle to the house's stance; a principle that is missing is decided by condition
+ * @param without reactions taken away, to see what hangs on them
  */
-public record Setting(Id aim, double read, double late, ThinkingTime thinking) {
+public record Setting(Id aim, double read, double late, ThinkingTime thinking, Matchup matchup, Map<Id, Id> stances,
+        Set<Id> without) {
 
     /** Seconds of a late start. */
     public static final Range LATE = new Range(0, 30, "seconds");
@@ -19,20 +28,42 @@ public record Setting(Id aim, double read, double late, ThinkingTime thinking) {
     public Setting {
         Range.CHANCE.require("The partner's read", read);
         LATE.require("The late start", late);
+        stances = Collections.unmodifiableMap(new TreeMap<>(stances));
+        without = Set.copyOf(without);
     }
 
-    /** A partner who answers by habit, no late start, usual thinking time. */
+    /** An even pair, a partner who answers by habit, no late start, usual thinking time, every stance. */
     public static Setting of(Id aim) {
-        return new Setting(aim, 0, 0, ThinkingTime.USUAL);
+        return new Setting(aim, 0, 0, ThinkingTime.USUAL, Matchup.EVEN, Map.of(), Set.of());
     }
 
     /** The same with another read. */
     public Setting withRead(double other) {
-        return new Setting(aim, other, late, thinking);
+        return new Setting(aim, other, late, thinking, matchup, stances, without);
     }
 
     /** The same with another late start. */
     public Setting withLate(double other) {
-        return new Setting(aim, read, other, thinking);
+        return new Setting(aim, read, other, thinking, matchup, stances, without);
+    }
+
+    /** The same with another thinking time. */
+    public Setting withThinking(ThinkingTime other) {
+        return new Setting(aim, read, late, other, matchup, stances, without);
+    }
+
+    /** The same for another pair. */
+    public Setting withMatchup(Matchup other) {
+        return new Setting(aim, read, late, thinking, other, stances, without);
+    }
+
+    /** The same with the house's stances. */
+    public Setting withStances(Map<Id, Id> others) {
+        return new Setting(aim, read, late, thinking, matchup, others, without);
+    }
+
+    /** The same with these reactions taken away. */
+    public Setting without(Set<Id> reactions) {
+        return new Setting(aim, read, late, thinking, matchup, stances, reactions);
     }
 }

@@ -18,16 +18,38 @@ import java.util.OptionalDouble;
  * @param stop true when resting here is worth at least as much as going on
  * @param ends chance of each kind of end when the best reactions are chosen; what is missing to 1 is held for ever
  * @param exchanges expected number of reactions tried until the round ends; empty where it may never end
+ * @param seconds expected time until the round ends, without the time that responses take; empty where it may never end
+ * @param margin how much the best choice is worth above the next best, in [0,1]
  * @param reactions usable ones by worth, best first, then closed ones; equal ones in the map's order
  */
 public record SituationOdds(Id situation, double lower, double upper, Optional<Id> best, boolean stop,
-        Map<PlaceKind, Double> ends, OptionalDouble exchanges, List<ReactionOdds> reactions) {
+        Map<PlaceKind, Double> ends, OptionalDouble exchanges,
+        OptionalDouble seconds, double margin, List<ReactionOdds> reactions) {
 
     public SituationOdds {
         EnumMap<PlaceKind, Double> ordered = new EnumMap<>(PlaceKind.class);
         ordered.putAll(ends);
         ends = Collections.unmodifiableMap(ordered);
         reactions = List.copyOf(reactions);
+    }
+
+    /** Chance of ending in one of {@code kinds}, in [0,1]. */
+    public double chanceOf(PlaceKind... kinds) {
+        double sum = 0;
+        for (PlaceKind kind : kinds) {
+            sum += ends.getOrDefault(kind, 0.0);
+        }
+        return sum;
+    }
+
+    /** Chance of a reversal, a counter-attack, standing or a guard. */
+    public double guardOrBetter() {
+        return chanceOf(PlaceKind.REVERSAL, PlaceKind.COUNTER, PlaceKind.STANDING, PlaceKind.GUARD);
+    }
+
+    /** Chance of half guard or better. */
+    public double halfOrBetter() {
+        return guardOrBetter() + chanceOf(PlaceKind.HALF);
     }
 
     /** The middle of the two bounds, at most half a millionth off. */

@@ -14,7 +14,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** The solver against results known in closed form. */
 class ClosedFormTest {
 
-    private static final Setting WIN = new Setting(Id.of("win"), 0, 0, ThinkingTime.NONE);
+    private static final Setting WIN = Setting.of(Id.of("win")).withThinking(ThinkingTime.NONE);
 
     /** A walk on 0..n that ends at 0 (tap) and n (win), one step up with weight p, down with weight q. */
     private static Odds walk(int n, double p, double q) {

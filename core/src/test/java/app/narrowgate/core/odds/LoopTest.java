@@ -14,7 +14,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Loops, resting places, holes: the corners of the value equation. */
 class LoopTest {
 
-    private static final Setting EVEN = new Setting(Id.of("even"), 0, 0, ThinkingTime.NONE);
+    private static final Setting EVEN = Setting.of(Id.of("even")).withThinking(ThinkingTime.NONE);
 
     private static SituationOdds at(String situation, MapFixture fixture, Setting setting) {
         return OddsSolver.solve(MapIndex.of(fixture.map()), setting).at(Id.of(situation));
@@ -113,6 +113,6 @@ class LoopTest {
                 .reaction("a", 1, 1, java.util.Map.of(forward, true), "win");
         SituationOdds a = at("a", fixture, EVEN);
         assertThat(a.worth()).isZero();
-        assertThat(a.reactions().get(0).closedBy()).containsExactly(forward);
+        assertThat(a.reactions().get(0).closedBy()).containsExactly(new Closing(Closing.Kind.FACT, "forward"));
     }
 }

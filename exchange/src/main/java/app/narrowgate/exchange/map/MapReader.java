@@ -4,6 +4,7 @@ import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.check.Range;
 import app.narrowgate.core.check.Text;
+import app.narrowgate.core.map.AgeGroup;
 import app.narrowgate.core.map.Aim;
 import app.narrowgate.core.map.Clock;
 import app.narrowgate.core.map.Coded;
@@ -12,13 +13,17 @@ import app.narrowgate.core.map.Fact;
 import app.narrowgate.core.map.Family;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Injury;
+import app.narrowgate.core.map.Lean;
 import app.narrowgate.core.map.Level;
 import app.narrowgate.core.map.Likelihood;
 import app.narrowgate.core.map.MapRules;
+import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.Movement;
+import app.narrowgate.core.map.Occasion;
 import app.narrowgate.core.map.Outcome;
 import app.narrowgate.core.map.PlaceKind;
 import app.narrowgate.core.map.Principle;
+import app.narrowgate.core.map.RateRule;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
 import app.narrowgate.core.map.Segment;
@@ -63,13 +68,16 @@ final class MapReader {
                 fields.objects("families", f -> new Family(f.id(), f.text("title", Text.TITLE))),
                 fields.objects("facts", f -> new Fact(f.id(), f.text("title", Text.TITLE))),
                 fields.objects("principles", MapReader::principle),
-                fields.objects("movements", f -> new Movement(f.id(), f.text("title", Text.TITLE))),
+                fields.objects("movements", f -> new Movement(f.id(), f.text("title", Text.TITLE),
+                        codes(f, "uses", Segment.class), codes(f, "risks", Injury.class))),
                 fields.objects("techniques", this::technique),
                 fields.objects("situations", MapReader::situation),
                 fields.objects("outcomes", f -> new Outcome(f.id(), f.text("title", Text.TITLE),
                         f.coded("kind", PlaceKind.class))),
                 fields.objects("reactions", this::reaction),
-                fields.objects("aims", MapReader::aim));
+                fields.objects("aims", MapReader::aim),
+                fields.objects("matchups", this::matchup),
+                fields.objects("rules", MapReader::rule));
         fields.refuseUnknown();
         Set<String> named = problems.stream().map(Problem::place).collect(Collectors.toSet());
         if (root.isObject()) {
@@ -94,7 +102,8 @@ final class MapReader {
                 f.objects("questions", q -> new Technique.Question(q.text("ask", Text.WORDS),
                         optionalSentence(q, "answer"))),
                 f.texts("cautions", Text.WORDS, MOST_TEXTS), stance(f),
-                f.optionalCoded("level", Level.class).orElse(Level.NOVICE), f.flag("children", true), injuries(f));
+                f.optionalCoded("level", Level.class).orElse(Level.NOVICE), f.flag("children", true),
+                codes(f, "avoidWith", Injury.class), codes(f, "leansOn", Lean.class));
     }
 
     private static Technique.Fault fault(Fields f) {
@@ -120,18 +129,19 @@ final class MapReader {
         return ids;
     }
 
-    private Set<Injury> injuries(Fields f) {
-        Set<Injury> injuries = new LinkedHashSet<>();
-        List<String> texts = f.texts("avoidWith", Text.TITLE, MOST_TEXTS);
+    /** A list of codes of {@code type}; an absent one is empty. */
+    private <E extends Enum<E> & Coded> Set<E> codes(Fields f, String field, Class<E> type) {
+        Set<E> codes = new LinkedHashSet<>();
+        List<String> texts = f.texts(field, Text.TITLE, MOST_TEXTS);
         for (int i = 0; i < texts.size(); i++) {
-            Optional<Injury> injury = Coded.of(Injury.class, texts.get(i));
-            if (injury.isEmpty() && !texts.get(i).equals("?")) {
-                problems.add(new Problem(f.at("avoidWith") + "/" + i,
-                        "“%s” is not one of %s.".formatted(texts.get(i), Coded.codes(Injury.class))));
+            Optional<E> code = Coded.of(type, texts.get(i));
+            if (code.isEmpty() && !texts.get(i).equals("?")) {
+                problems.add(new Problem(f.at(field) + "/" + i,
+                        "“%s” is not one of %s.".formatted(texts.get(i), Coded.codes(type))));
             }
-            injury.ifPresent(injuries::add);
+            code.ifPresent(codes::add);
         }
-        return injuries;
+        return codes;
     }
 
     private static Optional<StanceRef> stance(Fields f) {
@@ -181,5 +191,21 @@ final class MapReader {
     private static Aim aim(Fields f) {
         return new Aim(f.id(), f.text("title", Text.TITLE),
                 f.byCode("worth", PlaceKind.class, (worth, name) -> worth.number(name, Range.CHANCE)));
+    }
+
+    private Matchup matchup(Fields f) {
+        return new Matchup(f.id(), f.text("title", Text.TITLE), f.number("weightGap", Matchup.WEIGHT_GAP, 0),
+                f.number("heightGap", Matchup.HEIGHT_GAP, 0), f.flag("jacket", false),
+                f.optionalCoded("setting", Occasion.class).orElse(Occasion.SPORT),
+                f.optionalCoded("age", AgeGroup.class).orElse(AgeGroup.ADULTS),
+                f.optionalCoded("level", Level.class).orElse(Level.ADVANCED),
+                codes(f, "injuries", Injury.class), f.flags("facts"));
+    }
+
+    private static RateRule rule(Fields f) {
+        return new RateRule(f.id(), f.text("title", Text.TITLE), f.coded("gauge", RateRule.Gauge.class),
+                f.number("above", RateRule.DOSE, 0), f.number("most", RateRule.DOSE),
+                f.optionalCoded("target", Lean.class), f.coded("effect", RateRule.Effect.class),
+                f.number("amount", RateRule.AMOUNT), f.text("reason", Text.WORDS), f.text("source", Text.WORDS));
     }
 }

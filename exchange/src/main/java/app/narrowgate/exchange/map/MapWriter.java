@@ -5,13 +5,16 @@ import app.narrowgate.core.map.Coded;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Likelihood;
+import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.Principle;
+import app.narrowgate.core.map.RateRule;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
 import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.map.Technique;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -33,12 +36,19 @@ final class MapWriter {
         list(root, "families", map.families(), f -> named(f.id(), f.title()));
         list(root, "facts", map.facts(), f -> named(f.id(), f.title()));
         list(root, "principles", map.principles(), MapWriter::principle);
-        list(root, "movements", map.movements(), m -> named(m.id(), m.title()));
+        list(root, "movements", map.movements(), m -> {
+            ObjectNode node = named(m.id(), m.title());
+            codes(node, "uses", m.uses());
+            codes(node, "risks", m.risks());
+            return node;
+        });
         list(root, "techniques", map.techniques(), MapWriter::technique);
         list(root, "situations", map.situations(), MapWriter::situation);
         list(root, "outcomes", map.outcomes(), o -> named(o.id(), o.title()).put("kind", o.kind().code()));
         list(root, "reactions", map.reactions(), MapWriter::reaction);
         list(root, "aims", map.aims(), MapWriter::aim);
+        list(root, "matchups", map.matchups(), MapWriter::matchup);
+        list(root, "rules", map.rules(), MapWriter::rule);
         return root;
     }
 
@@ -71,7 +81,8 @@ final class MapWriter {
         technique.stance().ifPresent(stance -> node.put("stance", stance.toString()));
         node.put("level", technique.level().code());
         node.put("children", technique.children());
-        texts(node, "avoidWith", technique.avoidWith().stream().map(Coded::code).sorted().toList());
+        codes(node, "avoidWith", technique.avoidWith());
+        codes(node, "leansOn", technique.leansOn());
         return node;
     }
 
@@ -119,6 +130,29 @@ final class MapWriter {
         return node;
     }
 
+    private static ObjectNode matchup(Matchup matchup) {
+        ObjectNode node = named(matchup.id(), matchup.title());
+        number(node, "weightGap", matchup.weightGap());
+        number(node, "heightGap", matchup.heightGap());
+        node.put("jacket", matchup.jacket());
+        node.put("setting", matchup.setting().code());
+        node.put("age", matchup.age().code());
+        node.put("level", matchup.level().code());
+        codes(node, "injuries", matchup.injuries());
+        flags(node, "facts", matchup.facts());
+        return node;
+    }
+
+    private static ObjectNode rule(RateRule rule) {
+        ObjectNode node = named(rule.id(), rule.title()).put("gauge", rule.gauge().code());
+        number(node, "above", rule.above());
+        number(node, "most", rule.most());
+        rule.target().ifPresent(lean -> node.put("target", lean.code()));
+        node.put("effect", rule.effect().code());
+        number(node, "amount", rule.amount());
+        return node.put("reason", rule.reason()).put("source", rule.source());
+    }
+
     private static void likelihood(ObjectNode node, String field, Likelihood likelihood) {
         if (likelihood instanceof Likelihood.Said said) {
             node.put(field, said.word().code());
@@ -146,6 +180,11 @@ final class MapWriter {
             ArrayNode array = node.putArray(field);
             texts.forEach(array::add);
         }
+    }
+
+    /** Sets have no order; codes are written in the alphabet's. */
+    private static void codes(ObjectNode node, String field, Set<? extends Coded> codes) {
+        texts(node, field, codes.stream().map(Coded::code).sorted().toList());
     }
 
     private static void flags(ObjectNode node, String field, Map<Id, Boolean> flags) {

@@ -1,0 +1,24 @@
+package app.narrowgate.core.odds;
+
+/**
+ * Why a reaction is closed.
+ *
+ * @param kind what closes it
+ * @param what the id or code of the fact, stance, injury or rule
+ */
+public record Closing(Kind kind, String what) {
+
+    /** What can close a reaction. */
+    public enum Kind implements app.narrowgate.core.map.Coded {
+        /** The situation or the matchup knows a needed fact to be otherwise. */
+        FACT,
+        /** The house has taken the other stance. */
+        STANCE,
+        /** An injury forbids it. */
+        INJURY,
+        /** It is not for children. */
+        CHILDREN,
+        /** A rule of the matchup closes it. */
+        RULE
+    }
+}

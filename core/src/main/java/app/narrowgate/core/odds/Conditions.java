@@ -1,0 +1,124 @@
+package app.narrowgate.core.odds;
+
+import app.narrowgate.core.map.AgeGroup;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.Injury;
+import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.map.Matchup;
+import app.narrowgate.core.map.RateRule;
+import app.narrowgate.core.map.Reaction;
+import app.narrowgate.core.map.Situation;
+import app.narrowgate.core.map.Technique;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What a setting does to a map's reactions: which it closes and why, and how it shifts their rates by the table of
+ * {@link RateRule}s. An even pair without house stances changes nothing but what the table says of it.
+ */
+public final class Conditions {
+
+    private final MapIndex index;
+    private final Setting setting;
+    private final List<RateRule> rules;
+    private final Map<Id, Shift> shifts = new HashMap<>();
+
+    /** The sum of the rules on one technique. */
+    private record Shift(double logOdds, double logSeconds) {
+    }
+
+    private Conditions(MapIndex index, Setting setting) {
+        this.index = index;
+        this.setting = setting;
+        this.rules = index.map().rulesInForce();
+    }
+
+    /** The conditions of {@code setting} on {@code index}'s map. */
+    public static Conditions of(MapIndex index, Setting setting) {
+        return new Conditions(index, setting);
+    }
+
+    /** The reactions of a situation that nothing closes, in the map's order. */
+    public List<Reaction> usable(Situation situation) {
+        List<Reaction> usable = new ArrayList<>();
+        for (Reaction reaction : index.reactionsFrom(situation.id())) {
+            if (!setting.without().contains(reaction.id()) && closings(situation, reaction).isEmpty()) {
+                usable.add(reaction);
+            }
+        }
+        return usable;
+    }
+
+    /** Everything that closes {@code reaction} in {@code situation}; empty when it is usable. */
+    public List<Closing> closings(Situation situation, Reaction reaction) {
+        List<Closing> closings = new ArrayList<>();
+        Matchup matchup = setting.matchup();
+        reaction.needs().forEach((fact, needed) -> {
+            Boolean known = situation.facts().getOrDefault(fact, matchup.facts().get(fact));
+            if (known != null && !known.equals(needed)) {
+                closings.add(new Closing(Closing.Kind.FACT, fact.value()));
+            }
+        });
+        Technique technique = technique(reaction);
+        technique.stance().ifPresent(stance -> {
+            Id house = setting.stances().get(stance.principle());
+            if (house != null && !house.equals(stance.stance())) {
+                closings.add(new Closing(Closing.Kind.STANCE, stance.toString()));
+            }
+        });
+        for (Injury injury : Injury.values()) {
+            if (matchup.injuries().contains(injury) && technique.avoidWith().contains(injury)) {
+                closings.add(new Closing(Closing.Kind.INJURY, injury.code()));
+            }
+        }
+        if (matchup.age() == AgeGroup.CHILDREN && !technique.children()) {
+            closings.add(new Closing(Closing.Kind.CHILDREN, matchup.age().code()));
+        }
+        for (RateRule rule : rules) {
+            if (rule.effect() == RateRule.Effect.CLOSES && rule.concerns(technique) && rule.dose(matchup, technique) > 0) {
+                closings.add(new Closing(Closing.Kind.RULE, rule.id().value()));
+            }
+        }
+        return closings;
+    }
+
+    /** Chance in [0,1] that {@code reaction} gets going, shifted in log odds; 0 and 1 stay what they are. */
+    public double works(Reaction reaction) {
+        double chance = reaction.works().chance();
+        double logOdds = shift(reaction).logOdds();
+        if (logOdds == 0 || chance <= 0 || chance >= 1) {
+            return chance;
+        }
+        return 1 / (1 + Math.exp(-(Math.log(chance / (1 - chance)) + logOdds)));
+    }
+
+    /** Seconds that {@code reaction} takes, at least 0. */
+    public double seconds(Reaction reaction) {
+        double logSeconds = shift(reaction).logSeconds();
+        return logSeconds == 0 ? reaction.seconds() : reaction.seconds() * Math.exp(logSeconds);
+    }
+
+    private Shift shift(Reaction reaction) {
+        return shifts.computeIfAbsent(reaction.technique(), id -> shift(technique(reaction)));
+    }
+
+    private Shift shift(Technique technique) {
+        double logOdds = 0;
+        double logSeconds = 0;
+        for (RateRule rule : rules) {
+            if (rule.concerns(technique)) {
+                double amount = rule.amount() * rule.dose(setting.matchup(), technique);
+                logOdds += rule.effect() == RateRule.Effect.WORKS ? amount : 0;
+                logSeconds += rule.effect() == RateRule.Effect.SECONDS ? amount : 0;
+            }
+        }
+        return new Shift(logOdds, logSeconds);
+    }
+
+    private Technique technique(Reaction reaction) {
+        return index.technique(reaction.technique()).orElseThrow(() -> new IllegalStateException(
+                "Impossible state: a reaction without its technique " + reaction.technique()));
+    }
+}

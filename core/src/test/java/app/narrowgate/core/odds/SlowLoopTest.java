@@ -1,0 +1,63 @@
+package app.narrowgate.core.odds;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.narrowgate.core.fixture.MapFixture;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.MapIndex;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Loops that mix so slowly that sweeping alone would take millions of passes. */
+class SlowLoopTest {
+
+    private static final Setting WIN = Setting.of(Id.of("win")).withThinking(ThinkingTime.NONE);
+
+    /** Two situations that swap; a leak of one in ten million each, one to the win, one twice as wide to the tap. */
+    @Test
+    void aSlowLeakIsSolved() {
+        MapFixture fixture = new MapFixture().situation("a").situation("b")
+                .reaction("a", 1, "b*1000000", "win*0.1").reaction("b", 1, "a*1000000", "tap*0.2");
+        Solution solution = IntervalIterationSolver.solve(GameCompiler.compile(MapIndex.of(fixture.map()), WIN), 5000);
+        double p = 0.1 / 1000000.1;
+        double q = 0.2 / 1000000.2;
+        double expected = p / (1 - (1 - p) * (1 - q));
+        assertThat(solution.converged()).isTrue();
+        assertThat(solution.value(0)).isCloseTo(expected, within(1e-7));
+    }
+
+    /** A partner who nearly always finds the landing that keeps you in; what leaks is the win. */
+    @Test
+    void aPartnerWhoNearlyAlwaysReadsYouIsSolved() {
+        MapFixture fixture = new MapFixture().situation("a").situation("b")
+                .reaction("a", 1, "b", "win").reaction("b", 1, "a", "win");
+        Solution solution = IntervalIterationSolver.solve(
+                GameCompiler.compile(MapIndex.of(fixture.map()), WIN.withRead(0.9999999)), 5000);
+        assertThat(solution.converged()).isTrue();
+        assertThat(solution.value(0)).isCloseTo(1, within(1e-6));
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8})
+    void agreesWithEveryStrategyTriedWhenTheReadIsNearlyFull(int seed) {
+        Game game = GameCompiler.compile(MapIndex.of(RandomMaps.map(new Random(seed), 4, 2, 2)),
+                Setting.of(Id.of("even")).withRead(0.99999));
+        double[] expected = StrategyEnumeration.values(game);
+        Solution solution = IntervalIterationSolver.solve(game, 5000);
+        for (int s = 0; s < game.situations; s++) {
+            assertThat(solution.value(s)).isCloseTo(expected[s], within(1e-7));
+        }
+    }
+
+    /** What is not solved says so. */
+    @Test
+    void aCutOffSolveIsNotConverged() {
+        MapFixture fixture = new MapFixture().situation("a").situation("b")
+                .reaction("a", 1, "b*50", "win*1").reaction("b", 1, "a*50", "tap*2");
+        assertThat(IntervalIterationSolver.solve(GameCompiler.compile(MapIndex.of(fixture.map()), WIN), 3).converged())
+                .isFalse();
+    }
+}
