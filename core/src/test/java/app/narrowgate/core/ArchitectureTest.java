@@ -24,10 +24,12 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule DOWNWARDS = layeredArchitecture().consideringOnlyDependenciesInLayers()
             .layer("drill").definedBy("app.narrowgate.core.drill..")
+            .layer("review").definedBy("app.narrowgate.core.review..")
             .layer("odds").definedBy("app.narrowgate.core.odds..")
             .layer("map").definedBy("app.narrowgate.core.map..")
             .layer("check").definedBy("app.narrowgate.core.check..")
             .whereLayer("drill").mayNotBeAccessedByAnyLayer()
-            .whereLayer("odds").mayOnlyBeAccessedByLayers("drill")
-            .whereLayer("map").mayOnlyBeAccessedByLayers("drill", "odds");
+            .whereLayer("review").mayNotBeAccessedByAnyLayer()
+            .whereLayer("odds").mayOnlyBeAccessedByLayers("drill", "review")
+            .whereLayer("map").mayOnlyBeAccessedByLayers("drill", "review", "odds");
 }

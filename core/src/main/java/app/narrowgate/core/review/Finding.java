@@ -1,0 +1,46 @@
+package app.narrowgate.core.review;
+
+import app.narrowgate.core.map.Coded;
+import app.narrowgate.core.map.Id;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * One weakness of a map.
+ *
+ * @param place the situation, reaction, technique or family it is about
+ * @param response the response it is about, where it is about one
+ * @param reason why it matters, in the trade's words
+ * @param mend what would help
+ * @param gain what the starts would gain at most, in [0,1]; empty where that cannot be computed
+ */
+public record Finding(Kind kind, Id place, Optional<Id> response, String reason, String mend, OptionalDouble gain) {
+
+    /** Kinds of weakness, and what {@link Finding#place} then names. */
+    public enum Kind implements Coded {
+        /** A situation from which nothing usable is taught. */
+        DEAD_END,
+        /** A reaction with a response that nobody has answered. */
+        UNANSWERED_RESPONSE,
+        /** A reaction about which nobody has said what they do. */
+        NO_RESPONSE,
+        /** A situation in which a partner who reads can hold you for ever. */
+        ENDLESS_LOOP,
+        /** A situation with a single usable reaction. */
+        SINGLE_ROUTE,
+        /** A situation that nothing leads to and nobody starts in. */
+        UNREACHABLE,
+        /** A family without a usable answer at the early stage. */
+        NO_EARLY_ANSWER,
+        /** A reaction whose movement needs a limb that the situation says is held. */
+        HELD_LIMB,
+        /** A situation in which two stances are taught without a condition that separates them. */
+        MIXED_MESSAGE,
+        /** A reaction that costs its situation more thinking time than it brings. */
+        OVERLOAD,
+        /** A technique that works on neck or knee and says no caution. */
+        MISSING_CAUTION,
+        /** A reaction open to children that ends in a submission. */
+        FORBIDDEN_FINISH
+    }
+}

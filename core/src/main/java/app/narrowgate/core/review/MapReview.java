@@ -1,0 +1,247 @@
+package app.narrowgate.core.review;
+
+import app.narrowgate.core.map.AgeGroup;
+import app.narrowgate.core.map.Family;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.Injury;
+import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.map.Movement;
+import app.narrowgate.core.map.Outcome;
+import app.narrowgate.core.map.PlaceKind;
+import app.narrowgate.core.map.Reaction;
+import app.narrowgate.core.map.Response;
+import app.narrowgate.core.map.Segment;
+import app.narrowgate.core.map.Situation;
+import app.narrowgate.core.map.Stage;
+import app.narrowgate.core.map.StanceRef;
+import app.narrowgate.core.map.Technique;
+import app.narrowgate.core.odds.AdjointSensitivity;
+import app.narrowgate.core.odds.Conditions;
+import app.narrowgate.core.odds.GateSweep;
+import app.narrowgate.core.odds.NarrowGates;
+import app.narrowgate.core.odds.Odds;
+import app.narrowgate.core.odds.OddsSolver;
+import app.narrowgate.core.odds.ReactionOdds;
+import app.narrowgate.core.odds.ResponseOdds;
+import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.odds.SituationOdds;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+
+/**
+ * Looks for every kind of {@link Finding} in a map under one setting.
+ *
+ * <p>Gains are the first-order change of the starts' worth if the place were worth what the aim gives a guard; they are
+ * upper estimates, not promises. Cost: two solves and, for overload, one solve a reaction.
+ */
+public final class MapReview {
+
+    private static final double HELD = 1e-6;
+    private static final double WORTH_SAYING = 1e-3;
+
+    private final MapIndex index;
+    private final Setting setting;
+    private final Odds odds;
+    private final Conditions conditions;
+    private final Map<Id, Double> visits = new HashMap<>();
+    private final double guardWorth;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private MapReview(MapIndex index, Setting setting) {
+        this.index = index;
+        this.setting = setting;
+        this.odds = OddsSolver.solve(index, setting);
+        this.conditions = Conditions.of(index, setting);
+        this.guardWorth = index.aim(setting.aim()).map(aim -> aim.worthOf(PlaceKind.GUARD)).orElse(0.0);
+        AdjointSensitivity.of(index, setting).reactions().forEach(r -> visits.put(r.reaction(), r.visits()));
+    }
+
+    /** Every finding, those that cost most first, then in the map's order. */
+    public static List<Finding> of(MapIndex index, Setting setting) {
+        MapReview review = new MapReview(index, setting);
+        review.look();
+        review.findings.sort(Comparator.comparingDouble((Finding f) -> -f.gain().orElse(0)));
+        return List.copyOf(review.findings);
+    }
+
+    private void look() {
+        index.map().situations().forEach(this::situation);
+        index.map().reactions().forEach(this::reaction);
+        index.map().families().forEach(this::family);
+        index.map().techniques().forEach(this::technique);
+        endlessLoops();
+        overload();
+    }
+
+    private void add(Finding.Kind kind, Id place, String reason, String mend) {
+        add(kind, place, Optional.empty(), reason, mend, OptionalDouble.empty());
+    }
+
+    private void add(Finding.Kind kind, Id place, Optional<Id> response, String reason, String mend,
+            OptionalDouble gain) {
+        findings.add(new Finding(kind, place, response, reason, mend, gain));
+    }
+
+    private void situation(Situation situation) {
+        List<Reaction> usable = conditions.usable(situation);
+        if (usable.isEmpty() && situation.rest().isEmpty()) {
+            add(Finding.Kind.DEAD_END, situation.id(), "Nothing that is taught works from here; you wait for the clock.",
+                    "Teach one answer that starts with what is free.");
+        }
+        if (usable.size() == 1 && situation.rest().isEmpty()) {
+            add(Finding.Kind.SINGLE_ROUTE, situation.id(),
+                    "There is one way out; a partner who has seen it twice waits for it.",
+                    "Add a second answer that threatens the other side.");
+        }
+        if (situation.entry() == 0 && !isReached(situation.id())) {
+            add(Finding.Kind.UNREACHABLE, situation.id(), "Nothing on the map leads here and nobody starts here.",
+                    "Say what leads here, give it an entry weight, or take it out.");
+        }
+        mixedMessages(situation, usable);
+    }
+
+    private boolean isReached(Id id) {
+        return index.map().situations().stream().anyMatch(s -> !s.id().equals(id)
+                        && s.clock().filter(clock -> clock.becomes().equals(id)).isPresent())
+                || index.map().reactions().stream().anyMatch(r -> !r.from().equals(id)
+                        && (r.stuffed().filter(id::equals).isPresent()
+                                || r.responses().stream().anyMatch(a -> a.leads().filter(id::equals).isPresent())));
+    }
+
+    private void mixedMessages(Situation situation, List<Reaction> usable) {
+        for (int i = 0; i < usable.size(); i++) {
+            for (int j = i + 1; j < usable.size(); j++) {
+                Optional<StanceRef> one = technique(usable.get(i)).stance();
+                Optional<StanceRef> other = technique(usable.get(j)).stance();
+                if (one.isPresent() && other.isPresent() && one.get().principle().equals(other.get().principle())
+                        && !one.get().stance().equals(other.get().stance())
+                        && !separated(usable.get(i), usable.get(j))) {
+                    add(Finding.Kind.MIXED_MESSAGE, situation.id(),
+                            "“%s” and “%s” take opposite stances here and nothing says when which."
+                                    .formatted(index.reactionTitle(usable.get(i)), index.reactionTitle(usable.get(j))),
+                            "Choose a stance for the house, or give one of them a need that the other excludes.");
+                }
+            }
+        }
+    }
+
+    private static boolean separated(Reaction one, Reaction other) {
+        return one.needs().entrySet().stream()
+                .anyMatch(need -> other.needs().containsKey(need.getKey())
+                        && !other.needs().get(need.getKey()).equals(need.getValue()));
+    }
+
+    private void reaction(Reaction reaction) {
+        Situation situation = index.situation(reaction.from()).orElseThrow();
+        boolean usable = conditions.closings(situation, reaction).isEmpty();
+        if (reaction.responses().isEmpty()) {
+            add(Finding.Kind.NO_RESPONSE, reaction.id(),
+                    "Nobody has said what they do about it, so it counts as stuffed every time.",
+                    "Add the commonest answer and where it lands.");
+        }
+        for (Response response : reaction.responses()) {
+            if (response.leads().isEmpty()) {
+                add(Finding.Kind.UNANSWERED_RESPONSE, reaction.id(), Optional.of(response.id()),
+                        "When they do this, you have no answer; it counts as stuffed.",
+                        "Say where it leads, or what you do then.", gain(situation, reaction, response));
+            }
+        }
+        heldLimb(situation, reaction);
+        if (usable && setting.matchup().age() == AgeGroup.CHILDREN && endsInSubmission(reaction)) {
+            add(Finding.Kind.FORBIDDEN_FINISH, reaction.id(),
+                    "It ends in a submission of your own, and these are children.",
+                    "Let it end in a hold, or mark the technique as not for children.");
+        }
+    }
+
+    private boolean endsInSubmission(Reaction reaction) {
+        return reaction.responses().stream().flatMap(r -> r.leads().stream())
+                .flatMap(place -> index.outcome(place).stream()).map(Outcome::kind)
+                .anyMatch(PlaceKind.COUNTER::equals);
+    }
+
+    private OptionalDouble gain(Situation situation, Reaction reaction, Response response) {
+        SituationOdds at = odds.at(situation.id());
+        Optional<ReactionOdds> solved = at.reactions().stream()
+                .filter(r -> r.reaction().equals(reaction.id())).findFirst();
+        if (solved.isEmpty() || !visits.containsKey(reaction.id())) {
+            return OptionalDouble.of(0);
+        }
+        ResponseOdds answer = solved.get().responses().stream()
+                .filter(r -> r.response().equals(response.id())).findFirst().orElseThrow();
+        double share = solved.get().inTime() * solved.get().works() * (1 - setting.read()) * answer.chance();
+        return OptionalDouble.of(Math.max(0, visits.get(reaction.id()) * share * (guardWorth - answer.worth())));
+    }
+
+    private void heldLimb(Situation situation, Reaction reaction) {
+        for (Id id : technique(reaction).movements()) {
+            Optional<Movement> movement = index.map().movements().stream().filter(m -> m.id().equals(id)).findFirst();
+            Set<Segment> uses = movement.map(Movement::uses).orElse(Set.of());
+            if (!uses.isEmpty() && situation.held().keySet().containsAll(uses)) {
+                add(Finding.Kind.HELD_LIMB, reaction.id(),
+                        "“%s” needs a limb that the situation says is held.".formatted(movement.orElseThrow().title()),
+                        "Free the limb first, choose another answer, or correct what is held.");
+                return;
+            }
+        }
+    }
+
+    private void family(Family family) {
+        List<Situation> members = index.map().situations().stream()
+                .filter(s -> s.family().equals(family.id())).toList();
+        boolean gripped = members.stream().anyMatch(s -> s.stage() == Stage.SETTLED || s.stage() == Stage.LAST_CHANCE);
+        boolean early = members.stream()
+                .anyMatch(s -> s.stage() == Stage.EARLY && !conditions.usable(s).isEmpty());
+        if (gripped && !early) {
+            add(Finding.Kind.NO_EARLY_ANSWER, family.id(),
+                    "Prevention beats every escape, and nothing is taught here before the hold is on.",
+                    "Add the moment before, and what to do in it.");
+        }
+    }
+
+    private void technique(Technique technique) {
+        Set<Injury> risks = new HashSet<>(technique.avoidWith());
+        index.map().movements().stream().filter(m -> technique.movements().contains(m.id()))
+                .forEach(m -> risks.addAll(m.risks()));
+        if (technique.cautions().isEmpty() && (risks.contains(Injury.NECK) || risks.contains(Injury.KNEE))) {
+            add(Finding.Kind.MISSING_CAUTION, technique.id(),
+                    "It works on the %s and no caution stands beside it."
+                            .formatted(risks.contains(Injury.NECK) ? "neck" : "knee"),
+                    "Write what the feeder and the bottom player must look after.");
+        }
+    }
+
+    private void endlessLoops() {
+        Odds forced = OddsSolver.solve(index, setting.withRead(1));
+        forced.situations().values().forEach(at -> {
+            double ending = at.ends().values().stream().mapToDouble(c -> c).sum();
+            boolean clock = index.situation(at.situation()).orElseThrow().clock().isPresent();
+            if (ending < 1 - HELD && !clock && at.best().isPresent()) {
+                add(Finding.Kind.ENDLESS_LOOP, at.situation(),
+                        "A partner who reads you can keep you going round here for ever.",
+                        "Add an answer whose every response ends somewhere else, or say what they do next on their own.");
+            }
+        });
+    }
+
+    private void overload() {
+        for (NarrowGates.Gate gate : GateSweep.sweep(index, setting).trims()) {
+            if (gate.trimGain() > WORTH_SAYING) {
+                add(Finding.Kind.OVERLOAD, gate.reaction(), Optional.empty(),
+                        "One answer too many: choosing costs more time than this one brings.",
+                        "Leave it out for this level, or make it faster.", OptionalDouble.of(Math.max(0, -gate.lost())));
+            }
+        }
+    }
+
+    private Technique technique(Reaction reaction) {
+        return index.technique(reaction.technique()).orElseThrow();
+    }
+}
