@@ -29,7 +29,7 @@ export function Measure({
         <div className="font-semibold">{words}</div>
       </div>
       <Slider.Root
-        className="relative flex h-11 w-full min-w-24 touch-none items-center lg:h-9 lg:max-w-40"
+        className="relative flex h-11 w-full min-w-12 touch-none items-center lg:h-9 lg:max-w-40"
         value={[value]}
         min={min}
         max={max}

@@ -23,3 +23,26 @@ export function withoutThey(cue: string): string {
 export function lowerFirst(text: string): string {
   return text.charAt(0).toLowerCase() + text.slice(1);
 }
+
+/** What a finding is about, in words, and the situation in which it can be looked at. */
+export function findingPlace(
+  map: Schemas["Map"],
+  finding: Schemas["Finding"],
+): { title: string; situation?: string } {
+  const reaction = map.reactions.find((r) => r.id === finding.place);
+  if (reaction) {
+    const cue = reaction.responses.find((r) => r.id === finding.response)?.cue;
+    const technique = map.techniques.find((t) => t.id === reaction.technique)?.title ?? reaction.id;
+    return { title: cue ?? technique, situation: reaction.from };
+  }
+  const situation = map.situations.find((s) => s.id === finding.place);
+  if (situation) return { title: situation.title, situation: situation.id };
+  const technique = map.techniques.find((t) => t.id === finding.place);
+  if (technique) {
+    return {
+      title: technique.title,
+      situation: map.reactions.find((r) => r.technique === technique.id)?.from,
+    };
+  }
+  return { title: map.families.find((f) => f.id === finding.place)?.title ?? finding.place };
+}

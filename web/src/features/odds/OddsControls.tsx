@@ -9,7 +9,13 @@ export function OddsControls({ map }: { map: Schemas["Map"] }) {
   const aim = useAim(map);
   const [setting, change] = useSetting();
   return (
-    <div className="grid gap-x-8 gap-y-1 md:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,0.8fr)]">
+    <div className="grid gap-x-6 gap-y-1 md:grid-cols-2 lg:grid-cols-[minmax(0,0.85fr)_minmax(0,1.4fr)_minmax(0,0.9fr)_minmax(0,0.8fr)]">
+      <Pick
+        label="Matchup"
+        value={setting.matchup ?? map.matchups[0]?.id ?? ""}
+        options={map.matchups}
+        onChange={(id) => change({ matchup: id })}
+      />
       <Measure
         label="Partner’s read"
         words={readInWords(setting.read)}
@@ -28,20 +34,37 @@ export function OddsControls({ map }: { map: Schemas["Map"] }) {
         step={0.1}
         onChange={(late) => change({ late })}
       />
-      <label className="flex items-center gap-3 md:block">
-        <span className="block shrink-0 text-quiet">Aim</span>
-        <select
-          className="box font-semibold lg:-ml-[9px] lg:min-h-0 lg:border-transparent lg:bg-transparent lg:py-0"
-          value={aim?.id ?? ""}
-          onChange={(event) => change({ aim: event.target.value })}
-        >
-          {map.aims.map((a) => (
-            <option key={a.id} value={a.id} className="bg-lane text-ink">
-              {a.title}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Pick label="Aim" value={aim?.id ?? ""} options={map.aims} onChange={(id) => change({ aim: id })} />
     </div>
+  );
+}
+
+function Pick({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  options: { id: string; title: string }[];
+  onChange: (id: string) => void;
+}) {
+  if (options.length === 0) return null;
+  return (
+    <label className="flex min-w-0 items-center gap-3 lg:block">
+      <span className="block shrink-0 text-quiet max-lg:w-20">{label}</span>
+      <select
+        className="box font-semibold lg:-ml-[5px] lg:min-h-0 lg:border-transparent lg:bg-transparent lg:p-0"
+        value={value}
+        onChange={(event) => onChange(event.target.value)}
+      >
+        {options.map((option) => (
+          <option key={option.id} value={option.id} className="bg-lane text-ink">
+            {option.title}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }

@@ -1,3 +1,12 @@
 export { OddsControls } from "./OddsControls";
-export { useAim, useOdds, useWas, type OddsData } from "./odds";
+export {
+  useAim,
+  useExplanation,
+  useGates,
+  useLateCurve,
+  useOdds,
+  useReview,
+  useWas,
+  type OddsData,
+} from "./odds";
 export { useSetting, settingQuery, type Setting } from "./setting";

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { api, unwrap, type Schemas } from "../../api/client";
-import { useSetting } from "./setting";
+import { useSetting, type Setting } from "./setting";
 
 export type OddsData = Schemas["Odds"];
 
@@ -43,4 +43,84 @@ export function useWas(odds: OddsData | undefined): OddsData | undefined {
     return () => clearTimeout(timer);
   }, [odds]);
   return was;
+}
+
+const SETTLED_AFTER = 250;
+
+/** The setting once it has stopped moving; what is dear to compute waits for that. */
+function useSettledSetting(): Setting {
+  const [setting] = useSetting();
+  const [settled, setSettled] = useState(setting);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(setting), SETTLED_AFTER);
+    return () => clearTimeout(timer);
+  }, [setting]);
+  return settled;
+}
+
+/** What everything hangs on: the map without each reaction in turn. */
+export function useGates(map: Schemas["Map"] | undefined) {
+  const setting = useSettledSetting();
+  return useQuery({
+    queryKey: ["gates", map?.id, map?.revision, setting],
+    enabled: map !== undefined,
+    placeholderData: keepPreviousData,
+    queryFn: ({ signal }) =>
+      unwrap(
+        api.GET("/api/maps/{mapId}/odds/gates", {
+          params: { path: { mapId: map!.id }, query: { ...setting } },
+          signal,
+        }),
+      ),
+  });
+}
+
+/** The map's weaknesses, those that cost most first. */
+export function useReview(map: Schemas["Map"] | undefined) {
+  const setting = useSettledSetting();
+  return useQuery({
+    queryKey: ["review", map?.id, map?.revision, setting],
+    enabled: map !== undefined,
+    placeholderData: keepPreviousData,
+    queryFn: ({ signal }) =>
+      unwrap(
+        api.GET("/api/maps/{mapId}/review", {
+          params: { path: { mapId: map!.id }, query: { ...setting } },
+          signal,
+        }),
+      ),
+  });
+}
+
+/** What a late start costs. */
+export function useLateCurve(map: Schemas["Map"] | undefined) {
+  const setting = useSettledSetting();
+  return useQuery({
+    queryKey: ["late", map?.id, map?.revision, setting],
+    enabled: map !== undefined,
+    placeholderData: keepPreviousData,
+    queryFn: ({ signal }) =>
+      unwrap(
+        api.GET("/api/maps/{mapId}/odds/late", {
+          params: { path: { mapId: map!.id }, query: { ...setting } },
+          signal,
+        }),
+      ),
+  });
+}
+
+/** Where a reaction's worth comes from and where it is lost. */
+export function useExplanation(map: Schemas["Map"], reaction: string | undefined) {
+  const [setting] = useSetting();
+  return useQuery({
+    queryKey: ["explanation", map.id, map.revision, setting, reaction],
+    enabled: reaction !== undefined,
+    queryFn: ({ signal }) =>
+      unwrap(
+        api.GET("/api/maps/{mapId}/odds/explanation", {
+          params: { path: { mapId: map.id }, query: { ...setting, reaction: reaction! } },
+          signal,
+        }),
+      ),
+  });
 }

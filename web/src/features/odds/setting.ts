@@ -4,6 +4,7 @@ import { useSearchParams } from "react-router";
 /** What the odds are asked for; it lives in the address, so that a link opens the same view. */
 export interface Setting {
   aim?: string;
+  matchup?: string;
   read: number;
   late: number;
 }
@@ -18,9 +19,10 @@ function number(text: string | null, otherwise: number, max: number): number {
 export function useSetting(): [Setting, (change: Partial<Setting>) => void] {
   const [params, setParams] = useSearchParams();
   const aim = params.get("aim") ?? undefined;
+  const matchup = params.get("matchup") ?? undefined;
   const read = number(params.get("read"), USUAL.read, 1);
   const late = number(params.get("late"), USUAL.late, 30);
-  const setting = useMemo(() => ({ aim, read, late }), [aim, read, late]);
+  const setting = useMemo(() => ({ aim, matchup, read, late }), [aim, matchup, read, late]);
   const change = useCallback(
     (part: Partial<Setting>) =>
       setParams(
@@ -41,7 +43,7 @@ export function useSetting(): [Setting, (change: Partial<Setting>) => void] {
 /** The part of the address that keeps the setting when moving on. */
 export function settingQuery(params: URLSearchParams): string {
   const kept = new URLSearchParams();
-  for (const name of ["aim", "read", "late"]) {
+  for (const name of ["aim", "matchup", "read", "late"]) {
     const value = params.get(name);
     if (value !== null) kept.set(name, value);
   }

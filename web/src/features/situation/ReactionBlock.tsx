@@ -114,11 +114,27 @@ function needsInWords(map: Schemas["Map"], needs: Record<string, boolean>): stri
 }
 
 /** Why a reaction is closed: the facts that are against it. */
-function closedInWords(map: Schemas["Map"], reaction: Schemas["Reaction"], closedBy: string[]): string {
+function closedInWords(
+  map: Schemas["Map"],
+  reaction: Schemas["Reaction"],
+  closedBy: Schemas["Closing"][],
+): string {
   return closedBy
-    .map((id) => {
-      const title = lowerFirst(map.facts.find((f) => f.id === id)?.title ?? id);
-      return reaction.needs[id] ? `it is not so that ${title}` : title;
+    .map(({ kind, what }) => {
+      switch (kind) {
+        case "fact": {
+          const title = lowerFirst(map.facts.find((f) => f.id === what)?.title ?? what);
+          return reaction.needs[what] ? `it is not so that ${title}` : title;
+        }
+        case "stance":
+          return "the house has taken the other stance";
+        case "injury":
+          return `not with a bad ${what.replace("-", " ")}`;
+        case "children":
+          return "not for children";
+        case "rule":
+          return lowerFirst(map.rules.find((r) => r.id === what)?.title ?? what);
+      }
     })
     .join(", and ");
 }

@@ -5,8 +5,19 @@ import { hundred, KIND_LABEL, seconds, STAGE_LABEL } from "../../labels";
 import { Gate, narrowness } from "../../ui/Gate";
 import { Caution, Failed, Loading } from "../../ui/Notice";
 import { paths, useMap } from "../map";
-import { OddsControls, settingQuery, useAim, useOdds, useWas } from "../odds";
+import {
+  OddsControls,
+  settingQuery,
+  useAim,
+  useExplanation,
+  useLateCurve,
+  useOdds,
+  useSetting,
+  useWas,
+} from "../odds";
 import { BodyFigure } from "./BodyFigure";
+import { biggestLoss } from "./explanation";
+import { LateCurve } from "./LateCurve";
 import { entriesTo, placeTitle, techniqueOf } from "./places";
 import { ReactionBlock } from "./ReactionBlock";
 import { ReactionForm } from "./ReactionForm";
@@ -180,6 +191,8 @@ function Sentence({
   was: number | undefined;
 }) {
   const aim = useAim(map);
+  const explanation = useExplanation(map, at.best ?? undefined);
+  const loss = explanation.data && biggestLoss(map, explanation.data);
   const ends = Object.entries(at.ends)
     .map(([kind, chance]) => ({ kind, count: hundred(chance) }))
     .filter((end) => end.count > 0)
@@ -195,7 +208,8 @@ function Sentence({
         <>of 100 by {aim?.title.toLowerCase()}</>
       )}
       {was === undefined ? "" : `, was ${was}`}
-      {at.stop ? ". Staying is best" : ""}. <span className="text-quiet">They end in {list.join(", ")}.</span>
+      {at.stop ? ". Staying is best" : ""}. {loss && <>{loss} </>}
+      <span className="text-quiet">They end in {list.join(", ")}.</span>
     </>
   );
 }
@@ -210,6 +224,8 @@ function Beside({
   at: Schemas["SituationOdds"];
 }) {
   const [params] = useSearchParams();
+  const [setting] = useSetting();
+  const late = useLateCurve(map);
   const reactions = at.reactions
     .map((odds) => map.reactions.find((r) => r.id === odds.reaction))
     .filter((r) => r !== undefined);
@@ -227,6 +243,16 @@ function Beside({
           Drill this
         </Link>
       </p>
+      {late.data && (
+        <section>
+          <h2 className="text-[15px]">If you start late</h2>
+          <LateCurve
+            delays={late.data.delays}
+            worth={late.data.situations[situation.id] ?? []}
+            now={setting.late}
+          />
+        </section>
+      )}
       {cautions.length > 0 && (
         <section className="space-y-2">
           {cautions.map((caution) => (

@@ -18,8 +18,8 @@ public final class TestClient {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
-    /** A status and a body. */
-    public record Answer(int status, String type, String text) {
+    /** A status, a media type, a tag and a body. */
+    public record Answer(int status, String type, String tag, String text) {
         public JsonNode json() {
             return JSON.readTree(text);
         }
@@ -44,6 +44,16 @@ public final class TestClient {
 
     public Answer get(String path) {
         return send(HttpRequest.newBuilder().GET(), path);
+    }
+
+    /** The tag that the answer carries. */
+    public String tagOf(String path) {
+        return get(path).tag();
+    }
+
+    /** Asks for what has changed since {@code tag}. */
+    public Answer getUnless(String path, String tag) {
+        return send(HttpRequest.newBuilder().GET().header("If-None-Match", tag), path);
     }
 
     public Answer post(String path, String body) {
@@ -80,7 +90,7 @@ public final class TestClient {
         try {
             HttpResponse<String> response = http.send(request.build(), BodyHandlers.ofString());
             return new Answer(response.statusCode(), response.headers().firstValue("Content-Type").orElse(""),
-                    response.body());
+                    response.headers().firstValue("ETag").orElse(""), response.body());
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (InterruptedException e) {

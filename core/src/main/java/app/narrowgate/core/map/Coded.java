@@ -20,6 +20,16 @@ public interface Coded {
         return Arrays.stream(type.getEnumConstants()).filter(e -> e.code().equals(code)).findFirst();
     }
 
+    /**
+     * The constant of {@code type} written as {@code code}.
+     *
+     * @throws IllegalArgumentException naming {@code name}, the code and those there are
+     */
+    static <E extends Enum<E> & Coded> E require(Class<E> type, String name, String code) {
+        return of(type, code).orElseThrow(() -> new IllegalArgumentException(
+                "%s is “%s”; it must be one of %s.".formatted(name, code, codes(type))));
+    }
+
     /** All codes of {@code type}, in order, for an error sentence. */
     static <E extends Enum<E> & Coded> String codes(Class<E> type) {
         return Arrays.stream(type.getEnumConstants()).map(Coded::code).collect(Collectors.joining(", "));

@@ -29,6 +29,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -43,7 +44,6 @@ import java.util.Set;
  */
 public final class MapReview {
 
-    private static final double HELD = 1e-6;
     private static final double WORTH_SAYING = 1e-3;
 
     private final MapIndex index;
@@ -218,17 +218,31 @@ public final class MapReview {
         }
     }
 
+    /** The largest set of situations in which, whatever you choose, they can answer so that you stay in it. */
     private void endlessLoops() {
-        Odds forced = OddsSolver.solve(index, setting.withRead(1));
-        forced.situations().values().forEach(at -> {
-            double ending = at.ends().values().stream().mapToDouble(c -> c).sum();
-            boolean clock = index.situation(at.situation()).orElseThrow().clock().isPresent();
-            if (ending < 1 - HELD && !clock && at.best().isPresent()) {
-                add(Finding.Kind.ENDLESS_LOOP, at.situation(),
-                        "A partner who reads you can keep you going round here for ever.",
-                        "Add an answer whose every response ends somewhere else, or say what they do next on their own.");
-            }
-        });
+        Set<Id> held = new LinkedHashSet<>();
+        index.map().situations().stream().filter(s -> s.rest().isEmpty() && !conditions.usable(s).isEmpty())
+                .forEach(s -> held.add(s.id()));
+        boolean changed = true;
+        while (changed) {
+            changed = held.removeIf(id -> !canHold(index.situation(id).orElseThrow(), held));
+        }
+        held.forEach(id -> add(Finding.Kind.ENDLESS_LOOP, id,
+                "A partner who reads you can keep you going round here for ever.",
+                "Add an answer whose every response ends somewhere else, or say what they do next on their own."));
+    }
+
+    private boolean canHold(Situation situation, Set<Id> held) {
+        return situation.clock().map(clock -> held.contains(clock.becomes())).orElse(true)
+                && conditions.usable(situation).stream().allMatch(reaction -> canHold(reaction, held));
+    }
+
+    private boolean canHold(Reaction reaction, Set<Id> held) {
+        boolean stuffed = held.contains(reaction.whenStuffed());
+        double works = reaction.responses().isEmpty() ? 0 : conditions.works(reaction);
+        boolean answered = reaction.responses().stream()
+                .anyMatch(r -> r.leads().map(held::contains).orElse(stuffed));
+        return (works <= 0 || answered) && (works >= 1 || stuffed);
     }
 
     private void overload() {

@@ -53,8 +53,7 @@ class DrillController {
         Id id = Id.of(situation);
         map.index().situation(id)
                 .orElseThrow(() -> new NotFoundException("No situation is called “%s”.".formatted(id)));
-        Side side = Coded.of(Side.class, weakSide).orElseThrow(() -> new IllegalArgumentException(
-                "The weak side is “%s”; it must be one of %s.".formatted(weakSide, Coded.codes(Side.class))));
+        Side side = Coded.require(Side.class, "The weak side", weakSide);
         return DrillSheetView.of(map.index(), DrillSheetMaker.make(map.index(),
                 odds.odds(map, question.toSetting(map.index())), new DrillRequest(id, minutes, links, side, seed)));
     }

@@ -31,7 +31,6 @@ record LikelihoodView(
         if (word == null) {
             return Likelihood.of(number);
         }
-        return Likelihood.of(Coded.of(Word.class, word).orElseThrow(() -> new IllegalArgumentException(
-                "%s is “%s”; it must be one of %s.".formatted(name, word, Coded.codes(Word.class)))));
+        return Likelihood.of(Coded.require(Word.class, name, word));
     }
 }

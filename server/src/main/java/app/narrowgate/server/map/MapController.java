@@ -152,6 +152,25 @@ class MapController {
                 map -> MapEdits.removeResponse(map, id, responseId)));
     }
 
+    @PutMapping("/{mapId}/rules/{rule}")
+    @Operation(operationId = "changeRule", summary = "Change how a matchup shifts a rate",
+            description = "A map that used the usual table gets a table of its own, with this rule changed.")
+    MapView changeRule(@PathVariable UUID mapId, @PathVariable String rule, @Valid @RequestBody RuleEdit edit,
+            @AuthenticationPrincipal SignedIn who) {
+        Id id = Id.of(rule);
+        return view(store.edit(mapId, edit.revision(), who, "Changed the rule “%s”".formatted(id),
+                map -> MapEdits.changeRule(map, id, edit)));
+    }
+
+    @PutMapping("/{mapId}/matchups/{matchup}")
+    @Operation(operationId = "putMatchup", summary = "Save a matchup, new or changed")
+    MapView putMatchup(@PathVariable UUID mapId, @PathVariable String matchup, @Valid @RequestBody MatchupEdit edit,
+            @AuthenticationPrincipal SignedIn who) {
+        Id id = Id.of(matchup);
+        return view(store.edit(mapId, edit.revision(), who, "Saved the matchup “%s”".formatted(edit.title().strip()),
+                map -> map.with(edit.toMatchup(id))));
+    }
+
     private String title(UUID mapId, Id situation) {
         MapIndex index = store.head(mapId).index();
         return index.situation(situation).map(s -> "“" + s.title() + "”").orElse(situation.value());

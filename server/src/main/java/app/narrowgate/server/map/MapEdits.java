@@ -3,6 +3,7 @@ package app.narrowgate.server.map;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.map.RateRule;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
 import app.narrowgate.core.map.Technique;
@@ -54,6 +55,13 @@ final class MapEdits {
         Reaction reaction = reaction(map, reactionId);
         response(reaction, id);
         return map.with(reaction.withoutResponse(id));
+    }
+
+    static EscapeMap changeRule(EscapeMap map, Id id, RuleEdit edit) {
+        RateRule old = map.rulesInForce().stream().filter(r -> r.id().equals(id)).findFirst()
+                .orElseThrow(() -> new NotFoundException("No rule is called “%s”.".formatted(id)));
+        return map.with(new RateRule(id, old.title(), old.gauge(), edit.above(), edit.most(), old.target(),
+                old.effect(), edit.amount(), edit.reason().strip(), edit.source().strip()));
     }
 
     static Reaction reaction(EscapeMap map, Id id) {

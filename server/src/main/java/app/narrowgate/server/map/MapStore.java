@@ -62,6 +62,22 @@ public class MapStore {
         return at(row(mapper.byId(id), id));
     }
 
+    /**
+     * The map as it was at a revision.
+     *
+     * @throws NotFoundException when there is no such map or revision
+     */
+    public StoredMap at(UUID id, int revision) {
+        MapRow row = row(mapper.byId(id), id);
+        if (revision == row.head()) {
+            return at(row);
+        }
+        if (revision < 1 || revision > row.head()) {
+            throw new NotFoundException("The map has no revision %d; the newest is %d.".formatted(revision, row.head()));
+        }
+        return new StoredMap(id, revision, MapIndex.of(MapParts.toMap(mapper.partsAt(id, revision))));
+    }
+
     private StoredMap at(MapRow row) {
         StoredMap known = heads.get(row.id());
         if (known != null && known.revision() == row.head()) {

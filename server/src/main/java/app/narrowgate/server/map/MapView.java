@@ -5,8 +5,11 @@ import app.narrowgate.core.map.Clock;
 import app.narrowgate.core.map.Coded;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.Matchup;
+import app.narrowgate.core.map.Movement;
 import app.narrowgate.core.map.Outcome;
 import app.narrowgate.core.map.Principle;
+import app.narrowgate.core.map.RateRule;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
 import app.narrowgate.core.map.Situation;
@@ -17,13 +20,15 @@ import jakarta.annotation.Nullable;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 
 /** A map as the client sees it: the open format's content, with the revision and what can be undone. */
 @Schema(name = "Map")
 record MapView(UUID id, int revision, String title, String about, List<Named> families, List<Named> facts,
-        List<Named> movements, List<PrincipleView> principles, List<TechniqueView> techniques,
+        List<MovementView> movements, List<PrincipleView> principles, List<TechniqueView> techniques,
         List<SituationView> situations, List<OutcomeView> outcomes, List<ReactionView> reactions, List<AimView> aims,
+        List<MatchupView> matchups, List<RuleView> rules,
         @Nullable RevisionView undo, @Nullable RevisionView redo) {
 
     /** Something with a title. */
@@ -41,12 +46,12 @@ record MapView(UUID id, int revision, String title, String about, List<Named> fa
     @Schema(name = "Technique")
     record TechniqueView(String id, String title, List<String> movements, List<String> checkpoints,
             List<Technique.Fault> faults, List<Technique.Question> questions, List<String> cautions, @Nullable String stance,
-            String level, boolean children, List<String> avoidWith) {
+            String level, boolean children, List<String> avoidWith, List<String> leansOn) {
         static TechniqueView of(Technique t) {
             return new TechniqueView(t.id().value(), t.title(), t.movements().stream().map(Id::value).toList(),
                     t.checkpoints(), t.faults(), t.questions(), t.cautions(),
                     t.stance().map(StanceRef::toString).orElse(null), t.level().code(), t.children(),
-                    t.avoidWith().stream().map(Coded::code).sorted().toList());
+                    codes(t.avoidWith()), codes(t.leansOn()));
         }
     }
 
@@ -105,18 +110,49 @@ record MapView(UUID id, int revision, String title, String about, List<Named> fa
         }
     }
 
+    @Schema(name = "Movement")
+    record MovementView(String id, String title, List<String> uses, List<String> risks) {
+        static MovementView of(Movement m) {
+            return new MovementView(m.id().value(), m.title(), codes(m.uses()), codes(m.risks()));
+        }
+    }
+
+    @Schema(name = "Matchup")
+    record MatchupView(String id, String title, double weightGap, double heightGap, boolean jacket, String setting,
+            String age, String level, List<String> injuries, Map<String, Boolean> facts) {
+        static MatchupView of(Matchup m) {
+            return new MatchupView(m.id().value(), m.title(), m.weightGap(), m.heightGap(), m.jacket(),
+                    m.setting().code(), m.age().code(), m.level().code(), codes(m.injuries()), flags(m.facts()));
+        }
+    }
+
+    @Schema(name = "RateRule")
+    record RuleView(String id, String title, String gauge, double above, double most, @Nullable String target,
+            String effect, double amount, String reason, String source) {
+        static RuleView of(RateRule r) {
+            return new RuleView(r.id().value(), r.title(), r.gauge().code(), r.above(), r.most(),
+                    r.target().map(Coded::code).orElse(null), r.effect().code(), r.amount(), r.reason(), r.source());
+        }
+    }
+
+    private static List<String> codes(Set<? extends Coded> codes) {
+        return codes.stream().map(Coded::code).sorted().toList();
+    }
+
     static MapView of(StoredMap stored, RevisionRow undo, RevisionRow redo) {
         EscapeMap map = stored.index().map();
         return new MapView(stored.id(), stored.revision(), map.title(), map.about(),
                 map.families().stream().map(f -> new Named(f.id().value(), f.title())).toList(),
                 map.facts().stream().map(f -> new Named(f.id().value(), f.title())).toList(),
-                map.movements().stream().map(m -> new Named(m.id().value(), m.title())).toList(),
+                map.movements().stream().map(MovementView::of).toList(),
                 map.principles().stream().map(PrincipleView::of).toList(),
                 map.techniques().stream().map(TechniqueView::of).toList(),
                 map.situations().stream().map(SituationView::of).toList(),
                 map.outcomes().stream().map(OutcomeView::of).toList(),
                 map.reactions().stream().map(ReactionView::of).toList(),
                 map.aims().stream().map(AimView::of).toList(),
+                map.matchups().stream().map(MatchupView::of).toList(),
+                map.rulesInForce().stream().map(RuleView::of).toList(),
                 undo == null ? null : RevisionView.of(undo), redo == null ? null : RevisionView.of(redo));
     }
 

@@ -1,20 +1,42 @@
 package app.narrowgate.server.odds;
 
-import app.narrowgate.core.odds.Odds;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.odds.AdjointSensitivity;
+import app.narrowgate.core.odds.CutSearch;
+import app.narrowgate.core.odds.Explainer;
+import app.narrowgate.core.odds.Flow;
+import app.narrowgate.core.odds.GateSweep;
+import app.narrowgate.core.odds.LateCurve;
+import app.narrowgate.core.odds.Progress;
+import app.narrowgate.core.odds.RestAdvice;
+import app.narrowgate.core.odds.RoundSimulation;
+import app.narrowgate.core.odds.Setting;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.function.BiFunction;
 import org.springdoc.core.annotations.ParameterObject;
+import org.springframework.http.CacheControl;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.context.request.WebRequest;
 
-/** The odds of a map. */
+/** The odds of a map and everything that is computed beside them. Each answer carries a tag; unchanged ones are 304. */
 @RestController
 @RequestMapping("/api/maps/{mapId}/odds")
 @Tag(name = "odds")
@@ -22,18 +44,120 @@ class OddsController {
 
     private final MapStore maps;
     private final OddsStore odds;
+    private final AnswerStore answers;
 
-    OddsController(MapStore maps, OddsStore odds) {
+    OddsController(MapStore maps, OddsStore odds, AnswerStore answers) {
         this.maps = maps;
         this.odds = odds;
+        this.answers = answers;
     }
 
     @GetMapping
     @Operation(operationId = "odds", summary = "Every situation's odds",
             description = "Worths carry certified bounds; where converged is false they are not to be shown.")
-    OddsView odds(@PathVariable UUID mapId, @Valid @ModelAttribute @ParameterObject OddsQuestion question) {
+    ResponseEntity<OddsView> odds(@PathVariable UUID mapId,
+            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @Parameter(hidden = true) WebRequest request) {
+        return answer(mapId, question, "odds-view", request, (map, setting) -> OddsView.of(map.revision(),
+                odds.odds(map, setting), odds.odds(map, setting.withRead(1))));
+    }
+
+    @GetMapping("/explanation")
+    @Operation(operationId = "explanation", summary = "Where a reaction's worth comes from and where it is lost")
+    ResponseEntity<AnalysisViews.ExplanationView> explanation(@PathVariable UUID mapId,
+            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @Parameter(example = "low-trap-bridge") @RequestParam String reaction,
+            @Parameter(hidden = true) WebRequest request) {
+        Id id = Id.of(reaction);
+        return answer(mapId, question, "explanation " + id, request, (map, setting) ->
+                AnalysisViews.ExplanationView.of(Explainer.explain(map.index(), setting, id)));
+    }
+
+    @GetMapping("/sensitivity")
+    @Operation(operationId = "sensitivity", summary = "What to drill: how much the starts gain when a rate moves")
+    ResponseEntity<AnalysisViews.SensitivityView> sensitivity(@PathVariable UUID mapId,
+            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @Parameter(hidden = true) WebRequest request) {
+        return answer(mapId, question, "sensitivity", request, (map, setting) ->
+                AnalysisViews.SensitivityView.of(AdjointSensitivity.of(map.index(), setting)));
+    }
+
+    @GetMapping("/gates")
+    @Operation(operationId = "gates", summary = "What everything hangs on: the map without each reaction in turn")
+    ResponseEntity<AnalysisViews.GatesView> gates(@PathVariable UUID mapId,
+            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @Parameter(hidden = true) WebRequest request) {
+        return answer(mapId, question, "gates", request, (map, setting) ->
+                AnalysisViews.GatesView.of(GateSweep.sweep(map.index(), setting)));
+    }
+
+    @GetMapping("/cut")
+    @Operation(operationId = "cut", summary = "The smallest set of reactions whose loss drops the starts below a threshold",
+            description = "Exact up to three; beyond that a stated bound. For a map where this takes long, start a run.")
+    ResponseEntity<AnalysisViews.CutView> cut(@PathVariable UUID mapId,
+            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @Parameter(example = "0.4") @RequestParam @DecimalMin("0") @DecimalMax("1") double threshold,
+            @Parameter(hidden = true) WebRequest request) {
+        return answer(mapId, question, "cut " + threshold, request, (map, setting) ->
+                AnalysisViews.CutView.of(CutSearch.search(map.index(), setting, threshold, Progress.NONE)));
+    }
+
+    @GetMapping("/late")
+    @Operation(operationId = "lateCurve", summary = "What a late start costs, from 0 to 5 seconds")
+    ResponseEntity<AnalysisViews.LateView> late(@PathVariable UUID mapId,
+            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @Parameter(hidden = true) WebRequest request) {
+        return answer(mapId, question, "late", request, (map, setting) ->
+                AnalysisViews.LateView.of(LateCurve.of(map.index(), setting)));
+    }
+
+    @GetMapping("/flow")
+    @Operation(operationId = "flow", summary = "Where 100 starts go, exchange by exchange")
+    ResponseEntity<AnalysisViews.FlowView> flow(@PathVariable UUID mapId,
+            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @Parameter(description = "A situation; the map's starts when missing") @RequestParam(required = false)
+            String from,
+            @RequestParam(defaultValue = "6") @Min(1) @Max(30) int exchanges,
+            @Parameter(hidden = true) WebRequest request) {
+        Optional<Id> start = Optional.ofNullable(from).map(Id::of);
+        return answer(mapId, question, "flow " + start + exchanges, request, (map, setting) ->
+                AnalysisViews.FlowView.of(Flow.of(map.index(), setting, start, exchanges)));
+    }
+
+    @GetMapping("/rest")
+    @Operation(operationId = "restAdvice", summary = "At each resting place: take it or go on")
+    ResponseEntity<List<AnalysisViews.RestView>> rest(@PathVariable UUID mapId,
+            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @Parameter(hidden = true) WebRequest request) {
+        return answer(mapId, question, "rest", request, (map, setting) ->
+                RestAdvice.of(map.index(), setting).stream().map(AnalysisViews.RestView::of).toList());
+    }
+
+    @GetMapping("/simulation")
+    @Operation(operationId = "simulation", summary = "Rolled rounds: time to the end and example stories",
+            description = "Up to 50,000 rounds; for more, start a run. The same seed gives the same rounds.")
+    ResponseEntity<AnalysisViews.SimulationView> simulation(@PathVariable UUID mapId,
+            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @Parameter(description = "A situation; the map's starts when missing") @RequestParam(required = false)
+            String from,
+            @RequestParam(defaultValue = "10000") @Min(1) @Max(50_000) int rounds,
+            @RequestParam(defaultValue = "3") @Min(0) @Max(20) int stories,
+            @RequestParam(defaultValue = "1") long seed, @Parameter(hidden = true) WebRequest request) {
+        Optional<Id> start = Optional.ofNullable(from).map(Id::of);
+        return answer(mapId, question, "simulation %s %d %d %d".formatted(start, rounds, stories, seed), request,
+                (map, setting) -> AnalysisViews.SimulationView.of(RoundSimulation.run(map.index(), setting, start,
+                        rounds, stories, seed, Progress.NONE)));
+    }
+
+    private <T> ResponseEntity<T> answer(UUID mapId, OddsQuestion question, String about, WebRequest request,
+            BiFunction<StoredMap, Setting, T> compute) {
         StoredMap map = maps.head(mapId);
-        Odds solved = odds.odds(map, question.toSetting(map.index()));
-        return OddsView.of(map.revision(), solved);
+        Setting setting = question.toSetting(map.index());
+        AnswerStore.Question asked = AnswerStore.Question.of(map, setting, about);
+        if (request.checkNotModified(asked.tag())) {
+            return null;
+        }
+        return ResponseEntity.ok().cacheControl(CacheControl.noCache().cachePrivate())
+                .body(answers.answer(asked, () -> compute.apply(map, setting)));
     }
 }

@@ -1,30 +1,102 @@
 package app.narrowgate.server.odds;
 
+import app.narrowgate.core.map.AgeGroup;
+import app.narrowgate.core.map.Coded;
 import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.Injury;
+import app.narrowgate.core.map.Level;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.map.Matchup;
+import app.narrowgate.core.map.Occasion;
+import app.narrowgate.core.map.Principle;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.ThinkingTime;
 import io.swagger.v3.oas.annotations.Parameter;
+import jakarta.annotation.Nullable;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Size;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
 
-/**
- * What odds are asked for; whatever is missing takes its usual value.
- *
- * @param aim an aim of the map; the first one when missing
- * @param read how well the partner reads you, 0 to 1
- * @param late seconds by which the student starts too late
- */
+/** What odds are asked for; whatever is missing takes its usual value. */
 public record OddsQuestion(
-        @Parameter(description = "An aim of the map; the first one when missing") String aim,
+        @Parameter(description = "An aim of the map; the first one when missing", example = "guard-or-better")
+        @Nullable String aim,
         @Parameter(description = "How well the partner reads you, 0 by habit to 1 always the worst for you",
-                example = "0.25") @DecimalMin("0") @DecimalMax("1") Double read,
+                example = "0.25") @Nullable @DecimalMin("0") @DecimalMax("1") Double read,
         @Parameter(description = "Seconds by which the student starts too late", example = "0.5")
-        @DecimalMin("0") @DecimalMax("30") Double late) {
+        @Nullable @DecimalMin("0") @DecimalMax("30") Double late,
+        @Parameter(description = "A saved matchup of the map; an even pair when missing", example = "much-heavier")
+        @Nullable String matchup,
+        @Parameter(description = "Kilograms by which they are heavier, over the saved matchup's", example = "20")
+        @Nullable @DecimalMin("-150") @DecimalMax("150") Double weightGap,
+        @Parameter(description = "Centimetres by which they are taller, over the saved matchup's")
+        @Nullable @DecimalMin("-80") @DecimalMax("80") Double heightGap,
+        @Parameter(description = "With a jacket, over the saved matchup's") @Nullable Boolean jacket,
+        @Parameter(description = "sport or self-protection, over the saved matchup's") @Nullable String setting,
+        @Parameter(description = "adults or children, over the saved matchup's") @Nullable String age,
+        @Parameter(description = "novice, intermediate or advanced, over the saved matchup's") @Nullable String level,
+        @Parameter(description = "Injuries, over the saved matchup's") @Nullable @Size(max = 8) List<String> injury,
+        @Parameter(description = "The house's stances, each written principle/stance; others go by condition",
+                example = "near-hand/upper-arm") @Nullable @Size(max = 50) List<String> stance,
+        @Parameter(description = "Seconds to react at all", example = "0.2")
+        @Nullable @DecimalMin("0") @DecimalMax("10") Double thinkBase,
+        @Parameter(description = "Seconds for each doubling of the choices", example = "0.15")
+        @Nullable @DecimalMin("0") @DecimalMax("10") Double thinkPerBit) {
 
-    /** The setting for a map. */
+    /**
+     * The setting for a map.
+     *
+     * @throws IllegalArgumentException when something named is not on the map
+     */
     public Setting toSetting(MapIndex index) {
         Id aimId = aim == null || aim.isBlank() ? index.map().aims().get(0).id() : Id.of(aim);
-        return new Setting(aimId, read == null ? 0 : read, late == null ? 0 : late, ThinkingTime.USUAL);
+        ThinkingTime thinking = new ThinkingTime(or(thinkBase, ThinkingTime.USUAL.base()),
+                or(thinkPerBit, ThinkingTime.USUAL.perBit()));
+        return new Setting(aimId, or(read, 0.0), or(late, 0.0), thinking, toMatchup(index), toStances(index), Set.of());
+    }
+
+    private Matchup toMatchup(MapIndex index) {
+        Matchup saved = matchup == null || matchup.isBlank() ? Matchup.EVEN
+                : index.matchup(Id.of(matchup)).orElseThrow(() -> new IllegalArgumentException(
+                        "No matchup is called “%s”; the map has %s.".formatted(matchup,
+                                index.map().matchups().stream().map(m -> m.id().value()).toList())));
+        Set<Injury> injuries = new LinkedHashSet<>();
+        if (injury == null) {
+            injuries.addAll(saved.injuries());
+        } else {
+            injury.forEach(code -> injuries.add(Coded.require(Injury.class, "An injury", code)));
+        }
+        return new Matchup(saved.id(), saved.title(), or(weightGap, saved.weightGap()),
+                or(heightGap, saved.heightGap()), or(jacket, saved.jacket()),
+                setting == null ? saved.setting() : Coded.require(Occasion.class, "The setting", setting),
+                age == null ? saved.age() : Coded.require(AgeGroup.class, "The age group", age),
+                level == null ? saved.level() : Coded.require(Level.class, "The level", level), injuries, saved.facts());
+    }
+
+    private Map<Id, Id> toStances(MapIndex index) {
+        Map<Id, Id> stances = new LinkedHashMap<>();
+        for (String written : stance == null ? List.<String>of() : stance) {
+            String[] parts = written.split("/", -1);
+            if (parts.length != 2 || !isStance(index, parts[0], parts[1])) {
+                throw new IllegalArgumentException(
+                        "“%s” is not a stance on this map; write principle/stance.".formatted(written));
+            }
+            stances.put(Id.of(parts[0]), Id.of(parts[1]));
+        }
+        return stances;
+    }
+
+    private static boolean isStance(MapIndex index, String principle, String stance) {
+        return index.map().principles().stream().filter(p -> p.id().value().equals(principle))
+                .map(Principle::stances).flatMap(List::stream).anyMatch(s -> s.id().value().equals(stance));
+    }
+
+    private static <T> T or(T value, T otherwise) {
+        return value == null ? otherwise : value;
     }
 }

@@ -1,6 +1,7 @@
 package app.narrowgate.server.odds;
 
 import app.narrowgate.core.map.Id;
+import app.narrowgate.core.odds.Closing;
 import app.narrowgate.core.odds.Odds;
 import app.narrowgate.core.odds.ReactionOdds;
 import app.narrowgate.core.odds.ResponseOdds;
@@ -10,33 +11,41 @@ import jakarta.annotation.Nullable;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 
 /** Odds as the client sees them; every worth and chance in [0,1]. */
 @Schema(name = "Odds")
-record OddsView(int revision, String aim, double read, double late, double start, boolean converged,
+record OddsView(int revision, String aim, String matchup, double read, double late, double start, double forced,
+        boolean converged,
         Map<String, SituationOddsView> situations) {
 
     @Schema(name = "SituationOdds")
-    record SituationOddsView(double worth, double lower, double upper, @Nullable String best, boolean stop,
+    record SituationOddsView(double worth, double lower, double upper, @Nullable String best,
+            @Schema(description = "Worth of the best choice above the next best") double margin, boolean stop,
+            @Schema(description = "Worth against a partner who always finds the worst answer for you") double forced,
+            double guardOrBetter, double halfOrBetter,
             @Schema(description = "Chance of each kind of end") Map<String, Double> ends,
             @Schema(description = "Expected reactions tried until the end; missing where it may never end")
-            @Nullable Double exchanges, List<ReactionOddsView> reactions) {
-        static SituationOddsView of(SituationOdds odds) {
+            @Nullable Double exchanges,
+            @Schema(description = "Expected seconds until the end, without what responses take")
+            @Nullable Double seconds, List<ReactionOddsView> reactions) {
+        static SituationOddsView of(SituationOdds odds, SituationOdds forced) {
             Map<String, Double> ends = new LinkedHashMap<>();
             odds.ends().forEach((kind, chance) -> ends.put(kind.code(), chance));
             return new SituationOddsView(odds.worth(), odds.lower(), odds.upper(),
-                    odds.best().map(Id::value).orElse(null), odds.stop(), ends,
-                    odds.exchanges().isPresent() ? odds.exchanges().getAsDouble() : null,
+                    odds.best().map(Id::value).orElse(null), odds.margin(), odds.stop(), forced.worth(),
+                    odds.guardOrBetter(), odds.halfOrBetter(), ends, orNull(odds.exchanges()),
+                    orNull(odds.seconds()),
                     odds.reactions().stream().map(ReactionOddsView::of).toList());
         }
     }
 
     @Schema(name = "ReactionOdds")
-    record ReactionOddsView(String reaction, boolean usable, List<String> closedBy, double takes, double inTime,
+    record ReactionOddsView(String reaction, boolean usable, List<ClosingView> closedBy, double takes, double inTime,
             double works, double underWay, double worth, List<ResponseOddsView> responses) {
         static ReactionOddsView of(ReactionOdds odds) {
             return new ReactionOddsView(odds.reaction().value(), odds.usable(),
-                    odds.closedBy().stream().map(Id::value).toList(), odds.takes(), odds.inTime(), odds.works(),
+                    odds.closedBy().stream().map(ClosingView::of).toList(), odds.takes(), odds.inTime(), odds.works(),
                     odds.underWay(), odds.worth(), odds.responses().stream().map(ResponseOddsView::of).toList());
         }
     }
@@ -49,10 +58,23 @@ record OddsView(int revision, String aim, double read, double late, double start
         }
     }
 
-    static OddsView of(int revision, Odds odds) {
+    @Schema(name = "Closing")
+    record ClosingView(@Schema(allowableValues = {"fact", "stance", "injury", "children", "rule"}) String kind,
+            @Schema(description = "The fact, stance, injury or rule that closes it") String what) {
+        static ClosingView of(Closing closing) {
+            return new ClosingView(closing.kind().code(), closing.what());
+        }
+    }
+
+    private static Double orNull(OptionalDouble value) {
+        return value.isPresent() ? value.getAsDouble() : null;
+    }
+
+    static OddsView of(int revision, Odds odds, Odds forced) {
         Map<String, SituationOddsView> situations = new LinkedHashMap<>();
-        odds.situations().forEach((id, at) -> situations.put(id.value(), SituationOddsView.of(at)));
-        return new OddsView(revision, odds.setting().aim().value(), odds.setting().read(), odds.setting().late(),
-                odds.start(), odds.converged(), situations);
+        odds.situations().forEach((id, at) -> situations.put(id.value(), SituationOddsView.of(at, forced.at(id))));
+        return new OddsView(revision, odds.setting().aim().value(), odds.setting().matchup().id().value(),
+                odds.setting().read(), odds.setting().late(), odds.start(), forced.start(),
+                odds.converged() && forced.converged(), situations);
     }
 }

@@ -1,0 +1,187 @@
+package app.narrowgate.core.review;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.narrowgate.core.fixture.MapFixture;
+import app.narrowgate.core.map.AgeGroup;
+import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.Injury;
+import app.narrowgate.core.map.Level;
+import app.narrowgate.core.map.Likelihood;
+import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.map.Matchup;
+import app.narrowgate.core.map.Movement;
+import app.narrowgate.core.map.Occasion;
+import app.narrowgate.core.map.PlaceKind;
+import app.narrowgate.core.map.Principle;
+import app.narrowgate.core.map.Reaction;
+import app.narrowgate.core.map.Response;
+import app.narrowgate.core.map.Segment;
+import app.narrowgate.core.map.Situation;
+import app.narrowgate.core.map.Stage;
+import app.narrowgate.core.map.StanceRef;
+import app.narrowgate.core.map.Technique;
+import app.narrowgate.core.odds.OddsSolver;
+import app.narrowgate.core.odds.Setting;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+/** Each kind of finding on the smallest map that has it, and not on the mended one. */
+class MapReviewTest {
+
+    private static final Setting EVEN = Setting.of(Id.of("even"));
+
+    private static List<Finding> of(Finding.Kind kind, EscapeMap map, Setting setting) {
+        return MapReview.of(MapIndex.of(map), setting).stream().filter(f -> f.kind() == kind).toList();
+    }
+
+    private static List<String> places(Finding.Kind kind, EscapeMap map) {
+        return of(kind, map, EVEN).stream().map(f -> f.place().value()).toList();
+    }
+
+    private static EscapeMap with(EscapeMap map, List<Movement> movements, List<Principle> principles) {
+        return new EscapeMap(map.title(), "", map.families(), map.facts(), principles, movements, map.techniques(),
+                map.situations(), map.outcomes(), map.reactions(), map.aims(), List.of(), List.of());
+    }
+
+    private static Technique technique(String id, List<String> movements, Optional<StanceRef> stance,
+            List<String> cautions, Set<Injury> avoidWith) {
+        return new Technique(Id.of(id), "Technique " + id, movements.stream().map(Id::of).toList(), List.of(),
+                List.of(), List.of(), cautions, stance, Level.NOVICE, true, avoidWith, Set.of());
+    }
+
+    private static Reaction reaction(String id, String technique, Map<Id, Boolean> needs) {
+        return new Reaction(Id.of(id), Id.of("a"), Id.of(technique), needs, 1, Likelihood.of(0.5), Optional.empty(),
+                List.of(new Response(Id.of("over"), "They fall", Likelihood.of(1), Optional.of(Id.of("win")))));
+    }
+
+    @Test
+    void deadEndsAndSingleRoutes() {
+        EscapeMap map = new MapFixture().situation("none").situation("one").situation("two")
+                .reaction("one", 1, "win").reaction("two", 1, "win").reaction("two", 0.9, "win").map();
+        assertThat(places(Finding.Kind.DEAD_END, map)).containsExactly("none");
+        assertThat(places(Finding.Kind.SINGLE_ROUTE, map)).containsExactly("one");
+    }
+
+    /** The stated gain against solving the map in which the hole leads to a guard. */
+    @Test
+    void anUnansweredResponseAndWhatItCosts() {
+        MapFixture hole = new MapFixture().outcome("guard", PlaceKind.GUARD).situation("a", 5, "tap")
+                .reaction("a", 0.6, 1, Map.of(), "win*2", "tap*4", "*2");
+        List<Finding> found = of(Finding.Kind.UNANSWERED_RESPONSE, hole.map(), EVEN);
+        assertThat(found).hasSize(1);
+        Finding finding = found.get(0);
+        assertThat(finding.response()).contains(Id.of("r1-3"));
+        Reaction open = hole.map().reactions().get(0);
+        EscapeMap mended = hole.map().with(open.withResponse(open.responses().get(2).leadingTo(Id.of("guard"))));
+        double before = OddsSolver.solve(MapIndex.of(hole.map()), EVEN).start();
+        double after = OddsSolver.solve(MapIndex.of(mended), EVEN).start();
+        assertThat(finding.gain().orElseThrow()).isGreaterThanOrEqualTo(after - before - 1e-9)
+                .isCloseTo(after - before, within(0.05));
+        assertThat(places(Finding.Kind.UNANSWERED_RESPONSE, mended)).isEmpty();
+    }
+
+    @Test
+    void aReactionNobodyAnswers() {
+        assertThat(places(Finding.Kind.NO_RESPONSE, new MapFixture().situation("a").reaction("a", 1).map()))
+                .containsExactly("r1");
+    }
+
+    @Test
+    void aLoopTheyCanHoldForEver() {
+        EscapeMap map = new MapFixture().situation("a").situation("b").situation("c")
+                .reaction("a", 1, "b", "win").reaction("b", 1, "a").reaction("c", 1, "win", "tap").map();
+        assertThat(places(Finding.Kind.ENDLESS_LOOP, map)).containsExactly("a", "b");
+    }
+
+    @Test
+    void anUnreachablePlace() {
+        EscapeMap map = new MapFixture().situation("a").reaction("a", 1, "win").map();
+        Situation lost = new Situation(Id.of("lost"), "Lost", Id.of("family"), Stage.EARLY, Map.of(), Map.of(),
+                Optional.empty(), 0, Optional.empty());
+        assertThat(places(Finding.Kind.UNREACHABLE, map.with(lost))).containsExactly("lost");
+    }
+
+    @Test
+    void aFamilyWithoutAnEarlyAnswer() {
+        EscapeMap late = new MapFixture().situation("a").reaction("a", 1, "win").map();
+        assertThat(places(Finding.Kind.NO_EARLY_ANSWER, late)).containsExactly("family");
+        EscapeMap early = late.with(new Situation(Id.of("e"), "Early", Id.of("family"), Stage.EARLY, Map.of(), Map.of(),
+                Optional.empty(), 1, Optional.empty()));
+        assertThat(places(Finding.Kind.NO_EARLY_ANSWER, early)).containsExactly("family");
+        EscapeMap answered = early.with(new Reaction(Id.of("re"), Id.of("e"), Id.of("technique"), Map.of(), 1,
+                Likelihood.of(1), Optional.empty(), List.of()));
+        assertThat(places(Finding.Kind.NO_EARLY_ANSWER, answered)).isEmpty();
+    }
+
+    @Test
+    void aLimbThatIsHeld() {
+        Situation held = new Situation(Id.of("a"), "A", Id.of("family"), Stage.EARLY,
+                Map.of(Segment.NEAR_ARM, "their knee", Segment.FAR_ARM, "their knee"), Map.of(), Optional.empty(), 1,
+                Optional.empty());
+        Movement frame = new Movement(Id.of("frame"), "Frame", Set.of(Segment.NEAR_ARM, Segment.FAR_ARM), Set.of());
+        EscapeMap map = with(new MapFixture().map().with(held)
+                .with(technique("t", List.of("frame"), Optional.empty(), List.of(), Set.of()))
+                .with(reaction("r", "t", Map.of())), List.of(frame), List.of());
+        assertThat(places(Finding.Kind.HELD_LIMB, map)).containsExactly("r");
+    }
+
+    @Test
+    void aMixedMessageUntilAConditionSeparates() {
+        Id principle = Id.of("hand");
+        Principle hand = new Principle(principle, "Hand", List.of(new Principle.Stance(Id.of("low"), "Low"),
+                new Principle.Stance(Id.of("high"), "High")));
+        EscapeMap base = with(new MapFixture().fact("f").situation("a").map()
+                .with(technique("low", List.of(), Optional.of(new StanceRef(principle, Id.of("low"))), List.of(), Set.of()))
+                .with(technique("high", List.of(), Optional.of(new StanceRef(principle, Id.of("high"))), List.of(),
+                        Set.of())), List.of(), List.of(hand));
+        EscapeMap mixed = base.with(reaction("r1", "low", Map.of())).with(reaction("r2", "high", Map.of()));
+        assertThat(places(Finding.Kind.MIXED_MESSAGE, mixed)).containsExactly("a");
+        assertThat(of(Finding.Kind.MIXED_MESSAGE, mixed, EVEN.withStances(Map.of(principle, Id.of("low"))))).isEmpty();
+        EscapeMap separated = base.with(reaction("r1", "low", Map.of(Id.of("f"), true)))
+                .with(reaction("r2", "high", Map.of(Id.of("f"), false)));
+        assertThat(places(Finding.Kind.MIXED_MESSAGE, separated)).isEmpty();
+    }
+
+    @Test
+    void oneAnswerTooMany() {
+        EscapeMap map = new MapFixture().situation("a", 2, "tap").reaction("a", 0.5, "win").reaction("a", 0.1, "win").map();
+        assertThat(places(Finding.Kind.OVERLOAD, map)).containsExactly("r2");
+    }
+
+    @Test
+    void neckAndKneeWorkNeedsACaution() {
+        EscapeMap map = new MapFixture().map()
+                .with(technique("bare", List.of(), Optional.empty(), List.of(), Set.of(Injury.NECK)))
+                .with(technique("said", List.of(), Optional.empty(), List.of("Mind the knee."), Set.of(Injury.KNEE)))
+                .with(technique("wrist", List.of(), Optional.empty(), List.of(), Set.of(Injury.WRIST)));
+        assertThat(places(Finding.Kind.MISSING_CAUTION, map)).containsExactly("bare");
+    }
+
+    @Test
+    void childrenDoNotFinish() {
+        EscapeMap map = new MapFixture().outcome("lock", PlaceKind.COUNTER).situation("a").reaction("a", 1, "lock").map();
+        Matchup children = new Matchup(Id.of("children"), "Children", 0, 0, false,
+                Occasion.SPORT, AgeGroup.CHILDREN, Level.NOVICE, Set.of(), Map.of());
+        assertThat(of(Finding.Kind.FORBIDDEN_FINISH, map, EVEN.withMatchup(children))).hasSize(1);
+        assertThat(places(Finding.Kind.FORBIDDEN_FINISH, map)).isEmpty();
+    }
+
+    @Test
+    void aComparisonNamesTheBiggestChangeFirst() {
+        EscapeMap before = new MapFixture().situation("a").situation("b").situation("c")
+                .reaction("a", 1, "win", "tap").reaction("b", 1, "win*3", "tap").reaction("c", 1, "win").map();
+        EscapeMap after = before.with(before.reactions().get(0).withoutResponse(Id.of("r1-2")))
+                .with(before.reactions().get(1).withResponse(
+                        new Response(Id.of("r2-2"), "They answer", Likelihood.of(2), Optional.of(Id.of("tap")))));
+        Comparison comparison = Comparison.of(MapIndex.of(before), EVEN, MapIndex.of(after), EVEN);
+        assertThat(comparison.situations()).extracting(c -> c.situation().value()).containsExactly("a", "b");
+        assertThat(comparison.situations().get(0).difference()).isCloseTo(0.5, within(1e-6));
+        assertThat(comparison.startAfter()).isGreaterThan(comparison.startBefore());
+    }
+}

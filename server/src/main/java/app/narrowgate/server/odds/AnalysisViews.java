@@ -1,0 +1,149 @@
+package app.narrowgate.server.odds;
+
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.odds.Flow;
+import app.narrowgate.core.odds.LateCurve;
+import app.narrowgate.core.odds.NarrowGates;
+import app.narrowgate.core.odds.RestAdvice;
+import app.narrowgate.core.odds.RoundSimulation;
+import app.narrowgate.core.odds.Sensitivities;
+import app.narrowgate.core.odds.SmallestCut;
+import app.narrowgate.core.odds.WorthBreakdown;
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.annotation.Nullable;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** What is computed beside the odds, as the client sees it; every worth and chance in [0,1]. */
+final class AnalysisViews {
+
+    private AnalysisViews() {
+    }
+
+    @Schema(name = "Explanation")
+    record ExplanationView(String situation, String reaction, double worth, List<PartView> parts) {
+        static ExplanationView of(WorthBreakdown b) {
+            return new ExplanationView(b.situation().value(), b.reaction().value(), b.worth(), b.parts().stream()
+                    .map(p -> new PartView(p.cause().code(), orNull(p.response()), p.chance(), p.lands().value(),
+                            p.worth(), p.gained(), p.lost())).toList());
+        }
+    }
+
+    @Schema(name = "ExplanationPart")
+    record PartView(@Schema(allowableValues = {"too-slow", "stuffed", "response"}) String cause,
+            @Nullable String response, double chance, String lands, double worth, double gained, double lost) {
+    }
+
+    @Schema(name = "Sensitivity")
+    record SensitivityView(double start, List<ReactionSlopeView> reactions) {
+        static SensitivityView of(Sensitivities s) {
+            return new SensitivityView(s.start(), s.reactions().stream()
+                    .map(r -> new ReactionSlopeView(r.reaction().value(), r.visits(), r.perWorks(), r.responses().stream()
+                            .map(a -> new ResponseSlopeView(a.response().value(), a.perChance())).toList()))
+                    .toList());
+        }
+    }
+
+    @Schema(name = "ReactionSlope")
+    record ReactionSlopeView(String reaction, double visits, double perWorks, List<ResponseSlopeView> responses) {
+    }
+
+    @Schema(name = "ResponseSlope")
+    record ResponseSlopeView(String response, double perChance) {
+    }
+
+    @Schema(name = "NarrowGates")
+    record GatesView(double start, List<GateView> gates, List<TrimView> trims) {
+        static GatesView of(NarrowGates g) {
+            return new GatesView(g.start(), g.gates().stream().map(GateView::of).toList(),
+                    g.trims().stream().map(t -> new TrimView(t.reaction().value(), t.situation().value(), t.trimGain()))
+                            .toList());
+        }
+    }
+
+    @Schema(name = "NarrowGate")
+    record GateView(String reaction, String situation, double startWithout, double lost,
+            Map<String, Double> situations) {
+        static GateView of(NarrowGates.Gate g) {
+            return new GateView(g.reaction().value(), g.situation().value(), g.startWithout(), g.lost(),
+                    byValue(g.situations()));
+        }
+    }
+
+    @Schema(name = "Trim", description = "A reaction that costs its situation more thinking time than it brings")
+    record TrimView(String reaction, String situation, double gain) {
+    }
+
+    @Schema(name = "SmallestCut")
+    record CutView(double threshold, List<String> reactions, double startWithout, boolean found, int atLeast,
+            boolean exact) {
+        static CutView of(SmallestCut c) {
+            return new CutView(c.threshold(), c.reactions().stream().map(Id::value).toList(), c.startWithout(),
+                    c.found(), c.atLeast(), c.exact());
+        }
+    }
+
+    @Schema(name = "LateCurve")
+    record LateView(List<Double> delays, List<Double> start, Map<String, List<Double>> situations) {
+        static LateView of(LateCurve c) {
+            return new LateView(c.delays(), c.start(), byValue(c.situations()));
+        }
+    }
+
+    @Schema(name = "Flow")
+    record FlowView(List<Map<String, Double>> exchanges, List<FlowLinkView> links) {
+        static FlowView of(Flow f) {
+            return new FlowView(f.exchanges().stream().map(AnalysisViews::byValue).toList(), f.links().stream()
+                    .map(l -> new FlowLinkView(l.exchange(), l.from().value(), l.to().value(), l.count())).toList());
+        }
+    }
+
+    @Schema(name = "FlowLink")
+    record FlowLinkView(int exchange, String from, String to, double count) {
+    }
+
+    @Schema(name = "RestAdvice")
+    record RestView(String situation, double rest, double goOn, boolean stop) {
+        static RestView of(RestAdvice r) {
+            return new RestView(r.situation().value(), r.rest(), r.goOn(), r.stop());
+        }
+    }
+
+    @Schema(name = "Simulation")
+    record SimulationView(int rounds, double worth, double error, Map<String, Double> ends, double cutOff,
+            @Schema(description = "Seconds at the 10th, 25th, 50th, 75th and 90th of 100") List<Double> seconds,
+            List<StoryView> stories) {
+        static SimulationView of(RoundSimulation s) {
+            return new SimulationView(s.rounds(), s.worth(), s.error(), byValue(s.ends()), s.cutOff(), s.seconds(),
+                    s.stories().stream().map(StoryView::of).toList());
+        }
+    }
+
+    @Schema(name = "Story")
+    record StoryView(List<StepView> steps, String end, boolean cutOff) {
+        static StoryView of(RoundSimulation.Story s) {
+            return new StoryView(s.steps().stream()
+                    .map(t -> new StepView(t.situation().value(), orNull(t.reaction()), t.event().code(),
+                            orNull(t.response()), t.lands().value(), t.seconds())).toList(),
+                    s.end().value(), s.cutOff());
+        }
+    }
+
+    @Schema(name = "StoryStep")
+    record StepView(String situation, @Nullable String reaction,
+            @Schema(allowableValues = {"too-slow", "stuffed", "response", "waited"}) String event,
+            @Nullable String response, String lands, double seconds) {
+    }
+
+    private static String orNull(Optional<Id> id) {
+        return id.map(Id::value).orElse(null);
+    }
+
+    private static <T> Map<String, T> byValue(Map<Id, T> map) {
+        Map<String, T> plain = new LinkedHashMap<>();
+        map.forEach((id, value) -> plain.put(id.value(), value));
+        return plain;
+    }
+}

@@ -1,0 +1,23 @@
+package app.narrowgate.server.odds;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.annotation.Nullable;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
+
+/**
+ * What a run is to compute.
+ *
+ * @param rounds for a simulation
+ * @param threshold for a cut
+ */
+record RunRequest(@NotNull @Pattern(regexp = "simulation|gates|cut", message = "must be simulation, gates or cut")
+        @Schema(example = "simulation") String kind, @NotNull @Valid OddsQuestion question,
+        @Nullable @Min(1) @Max(1_000_000) Integer rounds, @Nullable Long seed, @Nullable String from,
+        @Nullable @DecimalMin("0") @DecimalMax("1") Double threshold) {
+}

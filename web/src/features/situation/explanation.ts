@@ -1,0 +1,34 @@
+import type { Schemas } from "../../api/client";
+import { hundred, seconds } from "../../labels";
+import { lowerFirst, withoutThey } from "../map";
+import { placeTitle } from "./places";
+
+/** "22 are lost because they smash the knee back down." Empty when nothing much is. */
+export function biggestLoss(map: Schemas["Map"], explanation: Schemas["Explanation"]): string {
+  const worst = [...explanation.parts].sort((a, b) => b.lost - a.lost)[0];
+  if (!worst || hundred(worst.lost) < 2) return "";
+  return `${hundred(worst.lost)} are lost because ${reason(map, explanation, worst)}.`;
+}
+
+function reason(
+  map: Schemas["Map"],
+  explanation: Schemas["Explanation"],
+  part: Schemas["ExplanationPart"],
+): string {
+  const reaction = map.reactions.find((r) => r.id === explanation.reaction);
+  switch (part.cause) {
+    case "too-slow": {
+      const clock = map.situations.find((s) => s.id === explanation.situation)?.clock;
+      return clock ? `they move on after ${seconds(clock.seconds)}` : "the moment passes";
+    }
+    case "stuffed":
+      return part.lands === explanation.situation
+        ? "it does not get going"
+        : `it is stuffed and you land in ${lowerFirst(placeTitle(map, part.lands))}`;
+    case "response": {
+      const response = reaction?.responses.find((r) => r.id === part.response);
+      const cue = response ? lowerFirst(withoutThey(response.cue)) : "answer";
+      return `they ${cue}${response?.leads ? "" : ", which nobody has answered"}`;
+    }
+  }
+}
