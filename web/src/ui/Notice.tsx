@@ -42,3 +42,16 @@ export function Failed({ problem, retry }: { problem: Problem; retry: () => void
     </div>
   );
 }
+
+/** Odds without certified bounds are never shown. */
+export function NotSolved() {
+  return (
+    <main className="max-w-xl space-y-2 p-5">
+      <h1 className="text-2xl">These odds could not be solved</h1>
+      <p>
+        The map goes round so slowly under this setting that its odds cannot be told to within one in a
+        million, so none are shown. Move the partner’s read a little, or shorten the loop.
+      </p>
+    </main>
+  );
+}

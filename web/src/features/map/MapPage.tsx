@@ -2,7 +2,7 @@ import { Link, useSearchParams } from "react-router";
 import { problemOf, type Schemas } from "../../api/client";
 import { hundred, STAGE_LABEL, STAGES } from "../../labels";
 import { Gate, narrowness, Odds } from "../../ui/Gate";
-import { Failed, Loading } from "../../ui/Notice";
+import { Failed, Loading, NotSolved } from "../../ui/Notice";
 import {
   OddsControls,
   settingQuery,
@@ -237,18 +237,6 @@ function Findings({
       </p>
     );
   });
-}
-
-function NotSolved() {
-  return (
-    <main className="max-w-xl space-y-2 p-5">
-      <h1 className="text-2xl">These odds could not be solved</h1>
-      <p>
-        The map goes round so slowly under this setting that its odds cannot be told to within one in a
-        million, so none are shown. Move the partner’s read a little, or shorten the loop.
-      </p>
-    </main>
-  );
 }
 
 function startInWords(aim: Schemas["Aim"] | undefined, was: number | undefined): string {

@@ -3,7 +3,7 @@ import { Link, useParams, useSearchParams } from "react-router";
 import { problemOf, type Schemas } from "../../api/client";
 import { hundred, KIND_LABEL, seconds, STAGE_LABEL } from "../../labels";
 import { Gate, narrowness } from "../../ui/Gate";
-import { Caution, Failed, Loading } from "../../ui/Notice";
+import { Caution, Failed, Loading, NotSolved } from "../../ui/Notice";
 import { paths, useMap } from "../map";
 import {
   OddsControls,
@@ -32,6 +32,7 @@ export function SituationPage() {
   if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
   if (odds.isError) return <Failed problem={problemOf(odds.error)} retry={() => void odds.refetch()} />;
   if (!map.data || !odds.data) return <Loading what="Solving the map" />;
+  if (!odds.data.converged) return <NotSolved />;
   const situation = map.data.situations.find((s) => s.id === id);
   const at = id === undefined ? undefined : odds.data.situations[id];
   if (!situation || !at) {

@@ -21,7 +21,7 @@ public final class AdjointSensitivity {
 
     /** All derivatives under {@code setting}. */
     public static Sensitivities of(MapIndex index, Setting setting) {
-        return of(Solved.of(index, setting));
+        return of(Solved.converged(index, setting));
     }
 
     static Sensitivities of(Solved solved) {

@@ -73,7 +73,7 @@ public final class CutSearch {
         SmallestCut best = null;
         for (Set<Id> taken : level) {
             progress.at(solves++, 0);
-            Solved solved = Solved.of(index, setting.without(taken));
+            Solved solved = Solved.converged(index, setting.without(taken));
             double worth = solved.startWorth();
             if (worth < threshold) {
                 if (best == null || worth < best.startWithout()) {
@@ -116,7 +116,7 @@ public final class CutSearch {
     private SmallestCut greedy() {
         Set<Id> taken = new LinkedHashSet<>();
         while (taken.size() < MOST_GREEDY) {
-            Solved solved = Solved.of(index, setting.without(taken));
+            Solved solved = Solved.converged(index, setting.without(taken));
             if (solved.startWorth() < threshold) {
                 return new SmallestCut(threshold, List.copyOf(taken), solved.startWorth(), true, EXACT_SIZE + 1,
                         quickerNeverHarms && taken.size() == EXACT_SIZE + 1);
@@ -136,6 +136,6 @@ public final class CutSearch {
     }
 
     private double startWithout(Set<Id> taken) {
-        return Solved.of(index, setting.without(taken)).startWorth();
+        return Solved.converged(index, setting.without(taken)).startWorth();
     }
 }

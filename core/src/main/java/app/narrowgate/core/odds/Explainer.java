@@ -19,7 +19,7 @@ public final class Explainer {
      * @throws IllegalArgumentException when the map has no such reaction, or the setting closes it
      */
     public static WorthBreakdown explain(MapIndex index, Setting setting, Id reactionId) {
-        Solved solved = Solved.of(index, setting);
+        Solved solved = Solved.converged(index, setting);
         Reaction reaction = index.reaction(reactionId).orElseThrow(
                 () -> new IllegalArgumentException("No reaction is called “%s”.".formatted(reactionId)));
         int s = solved.places().get(reaction.from());

@@ -45,7 +45,7 @@ public record Flow(List<Map<Id, Double>> exchanges, List<Link> links) {
             throw new IllegalArgumentException(
                     "%d exchanges; between 1 and %d can be followed.".formatted(exchanges, MOST_EXCHANGES));
         }
-        Solved solved = Solved.of(index, setting);
+        Solved solved = Solved.converged(index, setting);
         RoundChain chain = RoundChain.of(solved.game(), solved.solution());
         double[] here = solved.starts();
         if (from.isPresent()) {

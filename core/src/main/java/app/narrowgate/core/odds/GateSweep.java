@@ -33,13 +33,13 @@ public final class GateSweep {
      * @throws StoppedException when {@code progress} asks to stop
      */
     public static NarrowGates sweep(MapIndex index, Setting setting, Progress progress) {
-        Solved whole = Solved.of(index, setting);
+        Solved whole = Solved.converged(index, setting);
         List<Reaction> usable = index.map().situations().stream()
                 .flatMap(s -> whole.conditions().usable(s).stream()).toList();
         List<NarrowGates.Gate> gates = new ArrayList<>();
         for (Reaction reaction : usable) {
             progress.at(gates.size(), usable.size());
-            gates.add(gate(whole, reaction, Solved.of(index, setting.without(Set.of(reaction.id())))));
+            gates.add(gate(whole, reaction, Solved.converged(index, setting.without(Set.of(reaction.id())))));
         }
         gates.sort(Comparator.comparingDouble(NarrowGates.Gate::lost).reversed());
         return new NarrowGates(whole.startWorth(), gates);

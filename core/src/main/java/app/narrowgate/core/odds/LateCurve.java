@@ -34,7 +34,7 @@ public record LateCurve(List<Double> delays, List<Double> start, Map<Id, List<Do
         Map<Id, List<Double>> situations = new LinkedHashMap<>();
         for (int i = 0; i <= STEPS; i++) {
             double delay = i * STEP;
-            Solved solved = Solved.of(index, setting.withLate(delay));
+            Solved solved = Solved.converged(index, setting.withLate(delay));
             delays.add(delay);
             start.add(solved.startWorth());
             for (int s = 0; s < solved.game().situations; s++) {

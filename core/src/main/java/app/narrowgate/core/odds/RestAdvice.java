@@ -20,7 +20,7 @@ public record RestAdvice(Id situation, double rest, double goOn) {
 
     /** The advice for every resting place under {@code setting}, in the map's order. Cost: one solve. */
     public static List<RestAdvice> of(MapIndex index, Setting setting) {
-        Solved solved = Solved.of(index, setting);
+        Solved solved = Solved.converged(index, setting);
         Game game = solved.game();
         double[] values = solved.solution().values();
         List<RestAdvice> advice = new ArrayList<>();

@@ -76,7 +76,7 @@ public record RoundSimulation(int rounds, double worth, double error, Map<Id, Do
             throw new IllegalArgumentException(
                     "%d rounds; between 1 and %d can be rolled.".formatted(rounds, MOST_ROUNDS));
         }
-        return new Roller(Solved.of(index, setting), from, seed).run(rounds, stories, progress);
+        return new Roller(Solved.converged(index, setting), from, seed).run(rounds, stories, progress);
     }
 
     private static final class Roller {

@@ -21,6 +21,19 @@ record Solved(MapIndex index, Setting setting, Conditions conditions, Game game,
                 places(index.map()));
     }
 
+    /**
+     * The same, for whoever concludes something from it.
+     *
+     * @throws NotConvergedException when the bounds did not meet
+     */
+    static Solved converged(MapIndex index, Setting setting) {
+        Solved solved = of(index, setting);
+        if (!solved.solution.converged()) {
+            throw new NotConvergedException();
+        }
+        return solved;
+    }
+
     private static Map<Id, Integer> places(EscapeMap map) {
         Map<Id, Integer> places = new HashMap<>();
         map.situations().forEach(s -> places.put(s.id(), places.size()));

@@ -7,7 +7,12 @@ import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.fixture.MapFixture;
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.PlaceKind;
+import app.narrowgate.core.map.RateRule;
+import java.util.Map;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -52,6 +57,26 @@ class MapJsonTest {
     void aMapMadeInCodeComesBackToo() {
         EscapeMap map = new MapFixture().fact("f").resting("half", PlaceKind.HALF).situation("a", 3, "half")
                 .reaction("a", 0.55, "win*2", "half*1.5", "*1").map();
+        assertThat(MapJson.read(MapJson.writeText(map))).isEqualTo(map);
+    }
+
+    /** Seeded maps with every kind of part that a fixture can make, the usual rules and a matchup. */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
+    void randomMapsComeBackWithTheSameContent(long seed) {
+        Random random = new Random(seed);
+        MapFixture fixture = new MapFixture().fact("f");
+        for (int s = 0; s < 8; s++) {
+            if (random.nextBoolean()) {
+                fixture.situation("s" + s, 0.1 + 10 * random.nextDouble(), "tap");
+            } else {
+                fixture.resting("s" + s, PlaceKind.values()[random.nextInt(PlaceKind.values().length - 1)]);
+            }
+            fixture.reaction("s" + s, random.nextDouble(), 20 * random.nextDouble(),
+                    Map.of(Id.of("f"), random.nextBoolean()), "win*" + (0.1 + random.nextDouble()), "s" + random.nextInt(s + 1));
+        }
+        EscapeMap map = fixture.map().with(RateRule.USUAL.get(random.nextInt(RateRule.USUAL.size())))
+                .with(Matchup.EVEN.withWeightGap(100 * random.nextDouble()));
         assertThat(MapJson.read(MapJson.writeText(map))).isEqualTo(map);
     }
 

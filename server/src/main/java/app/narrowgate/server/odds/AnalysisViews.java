@@ -1,6 +1,7 @@
 package app.narrowgate.server.odds;
 
 import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.odds.Flow;
 import app.narrowgate.core.odds.LateCurve;
 import app.narrowgate.core.odds.NarrowGates;
@@ -8,6 +9,7 @@ import app.narrowgate.core.odds.RestAdvice;
 import app.narrowgate.core.odds.RoundSimulation;
 import app.narrowgate.core.odds.Sensitivities;
 import app.narrowgate.core.odds.SmallestCut;
+import app.narrowgate.core.odds.StoryTeller;
 import app.narrowgate.core.odds.WorthBreakdown;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
@@ -115,19 +117,20 @@ final class AnalysisViews {
     record SimulationView(int rounds, double worth, double error, Map<String, Double> ends, double cutOff,
             @Schema(description = "Seconds at the 10th, 25th, 50th, 75th and 90th of 100") List<Double> seconds,
             List<StoryView> stories) {
-        static SimulationView of(RoundSimulation s) {
+        static SimulationView of(MapIndex index, RoundSimulation s) {
             return new SimulationView(s.rounds(), s.worth(), s.error(), byValue(s.ends()), s.cutOff(), s.seconds(),
-                    s.stories().stream().map(StoryView::of).toList());
+                    s.stories().stream().map(story -> StoryView.of(index, story)).toList());
         }
     }
 
     @Schema(name = "Story")
-    record StoryView(List<StepView> steps, String end, boolean cutOff) {
-        static StoryView of(RoundSimulation.Story s) {
+    record StoryView(List<StepView> steps, String end, boolean cutOff,
+            @Schema(description = "The same in words, a sentence a step") List<String> words) {
+        static StoryView of(MapIndex index, RoundSimulation.Story s) {
             return new StoryView(s.steps().stream()
                     .map(t -> new StepView(t.situation().value(), orNull(t.reaction()), t.event().code(),
                             orNull(t.response()), t.lands().value(), t.seconds())).toList(),
-                    s.end().value(), s.cutOff());
+                    s.end().value(), s.cutOff(), StoryTeller.tell(index, s));
         }
     }
 

@@ -145,7 +145,7 @@ class OddsController {
             @RequestParam(defaultValue = "1") long seed, @Parameter(hidden = true) WebRequest request) {
         Optional<Id> start = Optional.ofNullable(from).map(Id::of);
         return answer(mapId, question, "simulation %s %d %d %d".formatted(start, rounds, stories, seed), request,
-                (map, setting) -> AnalysisViews.SimulationView.of(RoundSimulation.run(map.index(), setting, start,
+                (map, setting) -> AnalysisViews.SimulationView.of(map.index(), RoundSimulation.run(map.index(), setting, start,
                         rounds, stories, seed, Progress.NONE)));
     }
 

@@ -140,7 +140,7 @@ class RunController {
             case "gates" -> AnalysisViews.GatesView.of(GateSweep.sweep(map.index(), setting, progress));
             case "cut" -> AnalysisViews.CutView.of(
                     CutSearch.search(map.index(), setting, request.threshold(), progress));
-            default -> AnalysisViews.SimulationView.of(RoundSimulation.run(map.index(), setting,
+            default -> AnalysisViews.SimulationView.of(map.index(), RoundSimulation.run(map.index(), setting,
                     Optional.ofNullable(request.from()).map(Id::of),
                     request.rounds() == null ? 100_000 : request.rounds(), 3,
                     request.seed() == null ? 1 : request.seed(), progress));

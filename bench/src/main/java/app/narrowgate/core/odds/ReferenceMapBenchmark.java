@@ -1,0 +1,86 @@
+package app.narrowgate.core.odds;
+
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.exchange.map.MapJson;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** The demo gym's map: what an instructor waits for. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Warmup(iterations = 3, time = 1)
+@Measurement(iterations = 5, time = 1)
+@Fork(1)
+public class ReferenceMapBenchmark {
+
+    private MapIndex index;
+    private Setting setting;
+    private Game game;
+    private Game habit;
+
+    @Setup
+    public void load() throws IOException {
+        index = MapIndex.of(MapJson.read(Files.readString(Path.of("demo/map.json"))));
+        setting = Setting.of(Id.of("guard-or-better")).withRead(0.25).withLate(0.5);
+        game = GameCompiler.compile(index, setting);
+        habit = GameCompiler.compile(index, setting.withRead(0));
+    }
+
+    /** Compile, solve with bounds, and say what every reaction and response is worth. */
+    @Benchmark
+    public Odds wholeOdds() {
+        return OddsSolver.solve(index, setting);
+    }
+
+    /** The compiled game solved with certified bounds. */
+    @Benchmark
+    public Object certifiedBounds() {
+        return IntervalIterationSolver.solve(game);
+    }
+
+    /** The same, against a partner who always finds the worst answer. */
+    @Benchmark
+    public Object certifiedBoundsFullRead() {
+        return IntervalIterationSolver.solve(GameCompiler.compile(index, setting.withRead(1)));
+    }
+
+    @Benchmark
+    public NarrowGates gateSweep() {
+        return GateSweep.sweep(index, setting);
+    }
+
+    @Benchmark
+    public LateCurve lateCurve() {
+        return LateCurve.of(index, setting);
+    }
+
+    /** Without bounds and without a read, as the two below. */
+    @Benchmark
+    public Object habitPlainValueIteration() {
+        return PlainValueIteration.solve(habit, 1e-9);
+    }
+
+    @Benchmark
+    public Object habitCertifiedBounds() {
+        return IntervalIterationSolver.solve(habit);
+    }
+
+    @Benchmark
+    public double habitLinearProgram() {
+        return LinearProgram.solve(habit);
+    }
+}
