@@ -236,7 +236,8 @@ class AnalysisTest {
     @Test
     void aRoundIsToldInWords() {
         MapIndex index = MapIndex.of(new MapFixture().situation("a", 0.1, "b").situation("b").reaction("b", 1, "win").map());
-        RoundSimulation rolled = RoundSimulation.run(index, EVEN, Optional.of(Id.of("a")), 1, 1, 1, Progress.NONE);
+        RoundSimulation rolled = RoundSimulation.run(index, EVEN.withThinking(ThinkingTime.NONE), Optional.of(Id.of("a")),
+                1, 1, 1, Progress.NONE);
         List<String> words = StoryTeller.tell(index, rolled.stories().get(0));
         assertThat(words).containsExactly("0 s, Situation a: nothing is taught, they move on to “Situation b”.",
                 "0 s, Situation b: “Technique”, and they answer: “Outcome win”.", "It ends: Outcome win.");
