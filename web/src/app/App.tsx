@@ -10,6 +10,7 @@ import { Failed, Loading } from "../ui/Notice";
 import { useTheme } from "../ui/theme";
 import { Frame } from "./Frame";
 
+const GatesPage = lazy(() => import("../features/gates").then((m) => ({ default: m.GatesPage })));
 const DrillPage = lazy(() => import("../features/drill").then((m) => ({ default: m.DrillPage })));
 
 export function App() {
@@ -21,6 +22,7 @@ export function App() {
           <Routes>
             <Route path="/" element={<FirstMap />} />
             <Route path="/map/:mapId" element={<MapPage />} />
+            <Route path="/map/:mapId/gates" element={<GatesPage />} />
             <Route path="/map/:mapId/at/:situation" element={<SituationPage />} />
             <Route path="/map/:mapId/at/:situation/drill" element={<DrillPage />} />
             <Route path="*" element={<NotThere />} />

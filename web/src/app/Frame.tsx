@@ -41,15 +41,20 @@ export function Frame({
           Narrow Gate
         </Link>
         <nav aria-label="Views" className="flex gap-5">
-          {mapId && (
-            <Link
-              to={paths.map(mapId) + settingQuery(params)}
-              aria-current={pathname === paths.map(mapId) ? "page" : undefined}
-              className="flex min-h-11 items-center border-y-[3px] border-transparent no-underline hover:underline aria-[current]:border-signal-on-band lg:min-h-9"
-            >
-              Map
-            </Link>
-          )}
+          {mapId &&
+            [
+              { title: "Map", to: paths.map(mapId) },
+              { title: "Gates", to: paths.gates(mapId) },
+            ].map((view) => (
+              <Link
+                key={view.title}
+                to={view.to + settingQuery(params)}
+                aria-current={pathname === view.to ? "page" : undefined}
+                className="flex min-h-11 items-center border-y-[3px] border-transparent no-underline hover:underline aria-[current]:border-signal-on-band lg:min-h-9"
+              >
+                {view.title}
+              </Link>
+            ))}
         </nav>
         <div className="ml-auto flex items-center gap-x-5 text-[14px]">
           {mapId && <History key={mapId} mapId={mapId} />}

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.Media;
@@ -95,7 +96,7 @@ class FirstLightStory {
         int answered = Integer.parseInt(odds(page).textContent());
         assertThat(answered).isGreaterThan(framed);
 
-        page.getByRole(AriaRole.NAVIGATION).getByRole(AriaRole.LINK).press("Enter");
+        page.getByRole(AriaRole.LINK, named("Map").setExact(true)).press("Enter");
         assertThat(onMap(page, "Near arm framed")).isEqualTo(answered);
         assertThat(onMap(page, "Just past, chest loose")).isGreaterThan(early);
 
@@ -167,6 +168,19 @@ class FirstLightStory {
         second.getByRole(AriaRole.BUTTON, named("Save mine over it")).click();
         assertThat(second.getByText("stand up", new Page.GetByTextOptions().setExact(false)).first()).isVisible();
         assertThat(second.getByText("stay tall and circle")).hasCount(0);
+    }
+
+    @Test
+    void whatEverythingHangsOnIsRankedAndTheSmallSetIsFound() {
+        Page page = browser.signedIn();
+        page.getByRole(AriaRole.LINK, named("Gates").setExact(true)).click();
+        Locator ranking = page.getByRole(AriaRole.MAIN).getByRole(AriaRole.LISTITEM);
+        assertThat(ranking.first()).containsText("of 100");
+        String first = ranking.first().getByRole(AriaRole.PARAGRAPH).first().textContent();
+        page.getByRole(AriaRole.BUTTON, named("Find the smallest set")).click();
+        Locator result = page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("Without"));
+        assertThat(result).containsText(first, new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
+        assertThat(seriousFaults(page)).isEmpty();
     }
 
     @ParameterizedTest

@@ -107,7 +107,9 @@ public final class CutSearch {
                 double done = inTime > 0
                         ? (game.optionValue(s, o, values) - game.lateShare[o] * values[game.becomes[s]]) / inTime
                         : 0;
-                quickerNeverHarms &= game.lateShare[o] <= 0 || done >= values[game.becomes[s]] - 1e-9;
+                // Only where something else can be taken away does the thinking time change at all.
+                boolean alone = game.optionStart[s + 1] - game.optionStart[s] == 1;
+                quickerNeverHarms &= alone || game.lateShare[o] <= 0 || done >= values[game.becomes[s]] - 1e-9;
             }
         }
         return choices;

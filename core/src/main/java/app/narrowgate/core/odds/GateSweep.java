@@ -54,6 +54,9 @@ public final class GateSweep {
             }
         }
         double start = without.startWorth();
-        return new NarrowGates.Gate(reaction.id(), reaction.from(), start, whole.startWorth() - start, lost);
+        int choice = whole.solution().choice()[whole.places().get(reaction.from())];
+        boolean chosen = choice != Solution.STOP && whole.game().optionReaction[choice] != Game.WAIT
+                && whole.reactionId(choice).equals(reaction.id());
+        return new NarrowGates.Gate(reaction.id(), reaction.from(), chosen, start, whole.startWorth() - start, lost);
     }
 }

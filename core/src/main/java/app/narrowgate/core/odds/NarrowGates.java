@@ -20,11 +20,12 @@ public record NarrowGates(double start, List<Gate> gates) {
      * One reaction taken away.
      *
      * @param situation where it is taught
+     * @param chosen whether it is the best choice there
      * @param startWithout worth of the starts without it
      * @param lost what the starts lose; below 0 where the map is better off without it
      * @param situations what each situation loses (below 0: gains) where that is more than a thousandth
      */
-    public record Gate(Id reaction, Id situation, double startWithout, double lost, Map<Id, Double> situations) {
+    public record Gate(Id reaction, Id situation, boolean chosen, double startWithout, double lost, Map<Id, Double> situations) {
         public Gate {
             situations = Map.copyOf(situations);
         }
@@ -35,9 +36,12 @@ public record NarrowGates(double start, List<Gate> gates) {
         }
     }
 
-    /** Reactions that cost their own situation more thinking time than they bring, the costliest first. */
+    /**
+     * Reactions that are not the best choice in their situation and cost it more thinking time than they bring, the
+     * costliest first.
+     */
     public List<Gate> trims() {
-        return gates.stream().filter(g -> g.trimGain() > 0)
+        return gates.stream().filter(g -> !g.chosen() && g.trimGain() > 0)
                 .sorted(java.util.Comparator.comparingDouble(Gate::trimGain).reversed()).toList();
     }
 }

@@ -44,7 +44,8 @@ import java.util.Set;
  */
 public final class MapReview {
 
-    private static final double WORTH_SAYING = 1e-3;
+    /** Half a start in a hundred. */
+    private static final double WORTH_SAYING = 5e-3;
 
     private final MapIndex index;
     private final Setting setting;

@@ -1,0 +1,1 @@
+export { GatesPage } from "./GatesPage";
