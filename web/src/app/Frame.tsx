@@ -56,7 +56,7 @@ export function Frame({
               </Link>
             ))}
         </nav>
-        <div className="ml-auto flex items-center gap-x-5 text-[14px]">
+        <div className="ml-auto flex items-center gap-x-5 text-base lg:text-[14px]">
           {mapId && <History key={mapId} mapId={mapId} />}
           <button
             type="button"

@@ -41,7 +41,7 @@ export function Odds({ worth, was, className = "" }: { worth: number; was?: numb
   const before = was === undefined ? now : hundred(was);
   return (
     <span className={`whitespace-nowrap ${className}`}>
-      {before !== now && <span className="mr-1 text-[12px] font-normal text-quiet">was {before}</span>}
+      {before !== now && <span className="mr-1 text-[13.5px] font-normal text-quiet">was {before}</span>}
       <span className="font-semibold">{now}</span>
       <span className="sr-only"> of 100</span>
     </span>

@@ -136,7 +136,7 @@ function Sheet({ sheet, seed }: { sheet: Schemas["DrillSheet"]; seed: number }) 
         </p>
       </header>
       <div className="max-w-full overflow-x-auto" tabIndex={0} role="region" aria-label="Links of the drill">
-        <table className="w-full border-collapse text-left">
+        <table className="w-full min-w-[36rem] border-collapse text-left">
           <thead>
             <tr className="text-quiet">
               <th className="py-2 pr-3 font-normal">Call</th>
@@ -162,7 +162,7 @@ function Sheet({ sheet, seed }: { sheet: Schemas["DrillSheet"]; seed: number }) 
       <div className="mt-5 grid gap-x-8 gap-y-4 sm:grid-cols-2">
         {sheet.blocks.map((block, index) => (
           <section key={index} className="border-t border-rule pt-2">
-            <h2 className="text-[15px]">
+            <h2 className="text-base lg:text-[15px]">
               {index + 1}. {block.bottom === "first" ? "First" : "Second"} partner on the bottom, {block.side}{" "}
               side
             </h2>

@@ -93,7 +93,7 @@ function GateRow({
       className={`grid grid-cols-[minmax(0,1fr)_64px] gap-x-6 gap-y-1 border-b border-rule py-2 pl-3 sm:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)_64px] ${narrow ? "border-l-4 border-l-signal" : "border-l-4 border-l-transparent"}`}
     >
       <div className="min-w-0">
-        <p className="text-[15px] font-semibold">{title(map, gate.reaction)}</p>
+        <p className="text-base font-semibold lg:text-[15px]">{title(map, gate.reaction)}</p>
         <p className="text-quiet">
           in <SituationLink map={map} id={gate.situation} />
         </p>
@@ -129,7 +129,7 @@ function Shutting({ map, start }: { map: Schemas["Map"]; start: number }) {
   const busy = cut.run !== undefined && !isOver(cut.run);
   return (
     <section className="space-y-3">
-      <h2 className="text-[15px]">The small set that shuts the map</h2>
+      <h2 className="text-base lg:text-[15px]">The small set that shuts the map</h2>
       <label className="block">
         <span className="text-quiet">Which reactions must a partner take away so that you fall below</span>
         <select className="box mt-1" value={share} onChange={(event) => setShare(Number(event.target.value))}>
@@ -193,7 +193,7 @@ function InTheWay({ map, trims }: { map: Schemas["Map"]; trims: Schemas["Trim"][
   const telling = trims.filter((trim) => trim.gain >= 0.0005).slice(0, 5);
   return (
     <section>
-      <h2 className="text-[15px]">Taught, and in the way</h2>
+      <h2 className="text-base lg:text-[15px]">Taught, and in the way</h2>
       {telling.length === 0 && (
         <p className="mt-1 text-quiet">No answer costs more thinking than it brings.</p>
       )}

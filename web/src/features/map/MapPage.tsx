@@ -78,7 +78,7 @@ function FamilyRow({ family, narrow, ...view }: View & { family: Schemas["Named"
       className="grid gap-x-4 border-t border-rule py-2 lg:grid-cols-[118px_repeat(4,minmax(0,1fr))]"
       aria-label={family.title}
     >
-      <h2 className="text-[15px]" style={{ fontStretch: "88%" }}>
+      <h2 className="text-base lg:text-[15px]" style={{ fontStretch: "88%" }}>
         {family.title}
       </h2>
       {STAGES.map((stage) => {
@@ -86,7 +86,7 @@ function FamilyRow({ family, narrow, ...view }: View & { family: Schemas["Named"
         return (
           <div key={stage} className="min-w-0">
             {here.length > 0 && (
-              <h3 className="mt-2 text-[14px] text-quiet lg:sr-only">{STAGE_LABEL[stage]}</h3>
+              <h3 className="mt-2 text-base text-quiet lg:sr-only lg:text-[14px]">{STAGE_LABEL[stage]}</h3>
             )}
             {here.map((situation) => (
               <SituationGate
@@ -170,7 +170,7 @@ function Aside({ map, odds, was, gates }: View & { gates?: Schemas["NarrowGates"
       </p>
       <Gate worth={odds.start} height={10} className="mt-2" />
       <p className="mt-2 text-quiet">{hundred(odds.forced)} if they always find your worst.</p>
-      <h2 className="mt-5 text-[15px]">Everything hangs on</h2>
+      <h2 className="mt-5 text-base lg:text-[15px]">Everything hangs on</h2>
       {gates?.gates.slice(0, NARROW).map((gate) => (
         <Link
           key={gate.reaction}
@@ -184,7 +184,7 @@ function Aside({ map, odds, was, gates }: View & { gates?: Schemas["NarrowGates"
           </span>
         </Link>
       ))}
-      <h2 className="mt-5 text-[15px]">Holes</h2>
+      <h2 className="mt-5 text-base lg:text-[15px]">Holes</h2>
       {review.data?.length === 0 && (
         <p className="mt-1 text-quiet">Every answer of theirs has been answered.</p>
       )}

@@ -16,7 +16,12 @@ export function BodyFigure({ held }: { held: Record<string, string> }) {
         className="h-64 w-auto shrink-0 lg:mx-auto lg:h-72"
       >
         <rect x="-28" y="84" width="7" height="150" className="fill-ink" />
-        <text x="0" y="0" transform="translate(-6 234) rotate(-90)" className="fill-quiet text-[14px]">
+        <text
+          x="0"
+          y="0"
+          transform="translate(-6 234) rotate(-90)"
+          className="fill-quiet text-base lg:text-[14px]"
+        >
           they lie on this side
         </text>
         {DRAWING_ORDER.map((segment) =>

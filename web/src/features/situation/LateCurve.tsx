@@ -24,7 +24,7 @@ export function LateCurve({ delays, worth, now }: { delays: number[]; worth: num
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       role="img"
       aria-label={`${first} of 100 when you start at once, ${end} when you start ${seconds(last)} late.`}
-      className="mt-1 w-full max-w-72 text-[12px]"
+      className="mt-1 w-full max-w-72 text-[13.5px]"
     >
       <line x1={LEFT} y1={y(0)} x2={WIDTH - 4} y2={y(0)} className="stroke-quiet" />
       {now <= last && (

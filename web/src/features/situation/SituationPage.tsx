@@ -246,7 +246,7 @@ function Beside({
       </p>
       {late.data && (
         <section>
-          <h2 className="text-[15px]">If you start late</h2>
+          <h2 className="text-base lg:text-[15px]">If you start late</h2>
           <LateCurve
             delays={late.data.delays}
             worth={late.data.situations[situation.id] ?? []}
@@ -263,7 +263,7 @@ function Beside({
       )}
       {best && best.checkpoints.length > 0 && (
         <section>
-          <h2 className="text-[15px]">{best.title}</h2>
+          <h2 className="text-base lg:text-[15px]">{best.title}</h2>
           <ol className="mt-1 list-decimal space-y-0.5 pl-5">
             {best.checkpoints.map((line) => (
               <li key={line}>{line}</li>
@@ -273,7 +273,7 @@ function Beside({
       )}
       {techniques.some((t) => t.faults.length > 0) && (
         <section>
-          <h2 className="text-[15px]">Watch for</h2>
+          <h2 className="text-base lg:text-[15px]">Watch for</h2>
           {techniques
             .flatMap((t) => t.faults)
             .slice(0, 4)
@@ -287,7 +287,7 @@ function Beside({
       )}
       {techniques.some((t) => t.questions.length > 0) && (
         <section>
-          <h2 className="text-[15px]">Asked before</h2>
+          <h2 className="text-base lg:text-[15px]">Asked before</h2>
           {techniques
             .flatMap((t) => t.questions)
             .slice(0, 3)

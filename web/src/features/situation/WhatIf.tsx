@@ -49,7 +49,7 @@ export function WhatIf({
       }}
     >
       <label className="block">
-        <span className="text-[15px] font-semibold">What if they …</span>
+        <span className="text-base font-semibold lg:text-[15px]">What if they …</span>
         <input
           className="box mt-1"
           value={words}
