@@ -63,12 +63,11 @@ function Gatekeeper({ children }: { children: ReactNode }) {
       {children}
       <Dialog.Root open={!signedIn}>
         <Dialog.Portal>
-          <Dialog.Overlay className="bg-black/60 fixed inset-0" />
+          <Dialog.Overlay className="fixed inset-0 bg-[#000]/60" />
           <Dialog.Content
             aria-describedby={undefined}
             className="fixed top-1/2 left-1/2 w-[min(92vw,24rem)] -translate-1/2 border-2 border-ink"
           >
-            <Dialog.Title className="sr-only">Sign in again</Dialog.Title>
             <SignIn again />
           </Dialog.Content>
         </Dialog.Portal>

@@ -1,8 +1,10 @@
 import { zodResolver } from "@hookform/resolvers/zod";
+import { Dialog } from "radix-ui";
 import { useForm } from "react-hook-form";
 import { z } from "zod";
 import { problemOf } from "../../api/client";
 import { Gate } from "../../ui/Gate";
+import { Labelled } from "../../ui/Labelled";
 import { Refused } from "../../ui/Notice";
 import { useSignIn } from "./session";
 
@@ -26,16 +28,21 @@ export function SignIn({ again = false }: { again?: boolean }) {
       onSubmit={(event) => void form.handleSubmit((values) => signIn.mutate(values))(event)}
     >
       <div>
-        <h1 className="text-3xl" style={{ fontStretch: "75%" }}>
-          {again ? "Sign in again" : "Narrow Gate"}
-        </h1>
+        {again ? (
+          <Dialog.Title className="text-3xl" style={{ fontStretch: "75%" }}>
+            Sign in again
+          </Dialog.Title>
+        ) : (
+          <h1 className="text-3xl" style={{ fontStretch: "75%" }}>
+            Narrow Gate
+          </h1>
+        )}
         <p className="mt-1 text-quiet">
           {again ? "The session has ended. What you typed is still there." : "How likely do they get out?"}
         </p>
         <Gate worth={0.22} height={12} className="mt-4" />
       </div>
-      <label className="block">
-        <span className="font-semibold">Name</span>
+      <Labelled label="Name" error={errors.name?.message}>
         <input
           className="box mt-1"
           autoComplete="username"
@@ -43,10 +50,8 @@ export function SignIn({ again = false }: { again?: boolean }) {
           aria-invalid={Boolean(errors.name)}
           {...form.register("name")}
         />
-        {errors.name && <span className="text-rust">{errors.name.message}</span>}
-      </label>
-      <label className="block">
-        <span className="font-semibold">Password</span>
+      </Labelled>
+      <Labelled label="Password" error={errors.password?.message}>
         <input
           className="box mt-1"
           type="password"
@@ -54,8 +59,7 @@ export function SignIn({ again = false }: { again?: boolean }) {
           aria-invalid={Boolean(errors.password)}
           {...form.register("password")}
         />
-        {errors.password && <span className="text-rust">{errors.password.message}</span>}
-      </label>
+      </Labelled>
       {signIn.isError && <Refused problem={problemOf(signIn.error)} />}
       <button type="submit" className="plate w-full" disabled={signIn.isPending}>
         Sign in

@@ -1,16 +1,6 @@
-import { useId, type ReactNode } from "react";
+import { useId } from "react";
 import type { Schemas } from "../../api/client";
 import { WORDS } from "../../labels";
-
-export function Labelled({ label, children, error }: { label: string; children: ReactNode; error?: string }) {
-  return (
-    <label className="block min-w-0">
-      <span className="font-semibold">{label}</span>
-      {children}
-      {error && <span className="block text-rust">{error}</span>}
-    </label>
-  );
-}
 
 /** Situations by family, then outcomes; typing letters finds one. */
 export function PlaceSelect({
@@ -111,7 +101,11 @@ export function LikelihoodField({
           />
         )}
       </div>
-      {error && <span className="block text-rust">{error}</span>}
+      {error && (
+        <span role="alert" className="block text-rust">
+          {error}
+        </span>
+      )}
     </div>
   );
 }

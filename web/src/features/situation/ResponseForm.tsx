@@ -1,7 +1,8 @@
 import { useState } from "react";
 import { api, unwrap, type Schemas } from "../../api/client";
 import { EditForm } from "./EditForm";
-import { draftOf, Labelled, LikelihoodField, PlaceSelect, readDraft } from "./Fields";
+import { Labelled } from "../../ui/Labelled";
+import { draftOf, LikelihoodField, PlaceSelect, readDraft } from "./Fields";
 
 /** Adds or changes what they do about a reaction. */
 export function ResponseForm({

@@ -3,6 +3,7 @@ package app.narrowgate.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
@@ -106,6 +107,48 @@ class FirstLightStory {
         page.reload();
         assertThat(onMap(page, "Near arm framed")).isEqualTo(framed);
         assertThat(onMap(page, "Just past, chest loose")).isEqualTo(early);
+
+        Browser.tabTo(page, "Near arm framed");
+        page.keyboard().press("Enter");
+        odds(page).waitFor();
+        Browser.tabTo(page, "Drill this");
+        page.keyboard().press("Enter");
+        page.getByRole(AriaRole.TABLE).waitFor();
+        Browser.tabTo(page, "Print the sheet");
+        page.keyboard().press("Enter");
+        assertThat(page.evaluate("window.printed")).isEqualTo(1);
+    }
+
+    @Test
+    void whatWasTypedSurvivesAnEndedSession() {
+        Page page = browser.signedIn();
+        Browser.open(page, "High, knees in the armpits");
+        page.getByRole(AriaRole.BUTTON, named("Add what you do")).click();
+        page.getByLabel("Its name").fill("Bump and turn");
+        page.context().clearCookies(new BrowserContext.ClearCookiesOptions().setName("NGSESSION"));
+        page.getByRole(AriaRole.BUTTON, named("Save").setExact(true)).click();
+        assertThat(page.getByRole(AriaRole.HEADING, named("Sign in again"))).isVisible();
+        page.getByLabel("Name", EXACT).fill("tamsin");
+        page.getByLabel("Password").fill("open-the-gate");
+        page.keyboard().press("Enter");
+        assertThat(page.getByRole(AriaRole.HEADING, named("Sign in again"))).hasCount(0);
+        assertThat(page.getByLabel("Its name")).hasValue("Bump and turn");
+        page.getByRole(AriaRole.BUTTON, named("Save").setExact(true)).click();
+        assertThat(page.getByRole(AriaRole.HEADING, named("Bump and turn"))).isVisible();
+    }
+
+    @Test
+    void aMistakeIsNamedBesideTheFieldAndNothingIsStored() {
+        Page page = browser.signedIn();
+        Browser.open(page, "All weight on the ribs");
+        page.getByRole(AriaRole.BUTTON, named("Add what they do about")).first().click();
+        page.getByRole(AriaRole.BUTTON, named("Save").setExact(true)).click();
+        assertThat(page.getByRole(AriaRole.ALERT)).hasText("Write what they do.");
+        page.getByLabel("What they do", EXACT).fill("<b>They sit</b>");
+        page.getByRole(AriaRole.BUTTON, named("Save").setExact(true)).click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("write plain words");
+        page.getByRole(AriaRole.BUTTON, named("Cancel")).click();
+        assertThat(page.getByText("They sit")).hasCount(0);
     }
 
     @Test

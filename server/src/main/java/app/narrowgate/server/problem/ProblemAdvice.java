@@ -3,6 +3,7 @@ package app.narrowgate.server.problem;
 import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.ProblemsException;
 import java.util.List;
+import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpHeaders;
@@ -57,11 +58,18 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler(MethodArgumentTypeMismatchException.class)
     ProblemDetail wrongType(MethodArgumentTypeMismatchException e) {
-        String type = e.getRequiredType() == null ? "other value" : e.getRequiredType().getSimpleName();
+        String type = wanted(e.getRequiredType());
         String name = e.getName();
         return withProblems(problem(HttpStatus.BAD_REQUEST, "Not understood",
-                "“%s” is “%s”; a %s belongs there.".formatted(name, e.getValue(), type)),
-                List.of(new Problem("/" + name, "a " + type + " belongs here")));
+                "“%s” is “%s”; %s belongs there.".formatted(name, e.getValue(), type)),
+                List.of(new Problem("/" + name, type + " belongs here")));
+    }
+
+    private static String wanted(Class<?> type) {
+        if (type == UUID.class) {
+            return "an id as the server gave it";
+        }
+        return type != null && (type.isPrimitive() || Number.class.isAssignableFrom(type)) ? "a number" : "another value";
     }
 
     @ExceptionHandler(Exception.class)

@@ -2,34 +2,15 @@ package app.narrowgate.server.map;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.narrowgate.server.TestClient;
+import app.narrowgate.server.DemoMapTest;
 import app.narrowgate.server.TestClient.Answer;
-import app.narrowgate.server.TestServer;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Whatever is sent, the answer is a 4xx that names what is wrong, and the map stays as it was. */
-class BadInputTest {
-
-    private static TestServer server;
-    private static TestClient client;
-    private static String map;
-
-    @BeforeAll
-    static void start() {
-        server = TestServer.start();
-        client = server.signedIn();
-        map = "/api/maps/" + client.firstMap();
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
+class BadInputTest extends DemoMapTest {
 
     private static void refused(Answer answer) {
         assertThat(answer.status()).as(answer.text()).isBetween(400, 499);

@@ -3,36 +3,17 @@ package app.narrowgate.server.odds;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import app.narrowgate.server.TestClient;
+import app.narrowgate.server.DemoMapTest;
 import app.narrowgate.server.TestClient.Answer;
-import app.narrowgate.server.TestServer;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Set;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 
-class OddsApiTest {
-
-    private static TestServer server;
-    private static TestClient client;
-    private static String map;
-
-    @BeforeAll
-    static void start() {
-        server = TestServer.start();
-        client = server.signedIn();
-        map = "/api/maps/" + client.firstMap();
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
+class OddsApiTest extends DemoMapTest {
 
     private static JsonNode get(String path) {
         Answer answer = client.get(map + path);
