@@ -26,10 +26,14 @@ class ArchitectureTest {
             .layer("drill").definedBy("app.narrowgate.core.drill..")
             .layer("review").definedBy("app.narrowgate.core.review..")
             .layer("odds").definedBy("app.narrowgate.core.odds..")
+            .layer("finish").definedBy("app.narrowgate.core.finish..")
+            .layer("held").definedBy("app.narrowgate.core.held..")
             .layer("map").definedBy("app.narrowgate.core.map..")
             .layer("check").definedBy("app.narrowgate.core.check..")
             .whereLayer("drill").mayNotBeAccessedByAnyLayer()
             .whereLayer("review").mayNotBeAccessedByAnyLayer()
             .whereLayer("odds").mayOnlyBeAccessedByLayers("drill", "review")
-            .whereLayer("map").mayOnlyBeAccessedByLayers("drill", "review", "odds");
+            .whereLayer("finish").mayNotBeAccessedByAnyLayer()
+            .whereLayer("held").mayNotBeAccessedByAnyLayer()
+            .whereLayer("map").mayOnlyBeAccessedByLayers("drill", "review", "odds", "finish", "held");
 }

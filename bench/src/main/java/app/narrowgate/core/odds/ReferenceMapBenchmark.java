@@ -2,9 +2,8 @@ package app.narrowgate.core.odds;
 
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
-import app.narrowgate.exchange.map.MapJson;
+import app.narrowgate.exchange.map.MapFolder;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -34,7 +33,7 @@ public class ReferenceMapBenchmark {
 
     @Setup
     public void load() throws IOException {
-        index = MapIndex.of(MapJson.read(Files.readString(Path.of("demo/map.json"))));
+        index = MapIndex.of(MapFolder.read(Path.of("demo/map")));
         setting = Setting.of(Id.of("guard-or-better")).withRead(0.25).withLate(0.5);
         game = GameCompiler.compile(index, setting);
         habit = GameCompiler.compile(index, setting.withRead(0));

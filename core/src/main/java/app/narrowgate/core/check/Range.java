@@ -1,5 +1,6 @@
 package app.narrowgate.core.check;
 
+import java.math.BigDecimal;
 import java.util.Optional;
 
 /**
@@ -50,6 +51,7 @@ public record Range(double low, double high, String unit) {
         if (value == Math.rint(value) && Math.abs(value) < 1e15) {
             return Long.toString((long) value);
         }
-        return Double.toString(value);
+        // Without an exponent, as people write it.
+        return Double.isFinite(value) ? new BigDecimal(Double.toString(value)).stripTrailingZeros().toPlainString() : Double.toString(value);
     }
 }

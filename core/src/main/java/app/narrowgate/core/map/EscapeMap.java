@@ -2,7 +2,9 @@ package app.narrowgate.core.map;
 
 import app.narrowgate.core.check.Text;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
 
 /**
@@ -10,12 +12,13 @@ import java.util.function.Function;
  *
  * @param title the map's name
  * @param rules the table by which matchups shift rates; where it is empty {@link RateRule#USUAL} holds
+ * @param holds what the pins and finishes on the map need
  * @param about what a reader should know before trusting its figures; may be empty
  */
 public record EscapeMap(String title, String about, List<Family> families, List<Fact> facts, List<Principle> principles,
         List<Movement> movements, List<Technique> techniques, List<Situation> situations, List<Outcome> outcomes,
         List<Reaction> reactions, List<Aim> aims, List<Matchup> matchups,
-        List<RateRule> rules) {
+        List<RateRule> rules, List<Hold> holds) {
 
     /** Room for the note about a map. */
     public static final Text ABOUT = new Text(0, 1000);
@@ -34,12 +37,25 @@ public record EscapeMap(String title, String about, List<Family> families, List<
         aims = List.copyOf(aims);
         matchups = List.copyOf(matchups);
         rules = List.copyOf(rules);
+        holds = List.copyOf(holds);
     }
 
     /** A map without parts. */
     public static EscapeMap empty(String title) {
         return new EscapeMap(title, "", List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
-                List.of(), List.of(), List.of(), List.of());
+                List.of(), List.of(), List.of(), List.of(), List.of());
+    }
+
+    /** The same map under another title. */
+    public EscapeMap titled(String other) {
+        return new EscapeMap(other, about, families, facts, principles, movements, techniques, situations, outcomes,
+                reactions, aims, matchups, rules, holds);
+    }
+
+    /** The same map with another note about it. */
+    public EscapeMap about(String other) {
+        return new EscapeMap(title, other, families, facts, principles, movements, techniques, situations, outcomes,
+                reactions, aims, matchups, rules, holds);
     }
 
     /** The same map with {@code part} in the place of the one with its id, or at the end. */
@@ -50,25 +66,38 @@ public record EscapeMap(String title, String about, List<Family> families, List<
     /** The same map with {@code part} in the place of the one with its id, or at the end. */
     public EscapeMap with(Technique part) {
         return new EscapeMap(title, about, families, facts, principles, movements,
-                Parts.put(techniques, part, Technique::id), situations, outcomes, reactions, aims, matchups, rules);
+                Parts.put(techniques, part, Technique::id), situations, outcomes, reactions, aims, matchups, rules, holds);
     }
 
     /** The same map with {@code part} in the place of the one with its id, or at the end. */
     public EscapeMap with(Situation part) {
         return new EscapeMap(title, about, families, facts, principles, movements, techniques,
-                Parts.put(situations, part, Situation::id), outcomes, reactions, aims, matchups, rules);
+                Parts.put(situations, part, Situation::id), outcomes, reactions, aims, matchups, rules, holds);
+    }
+
+    /** The same map with {@code part} in the place of the one with its id, or at the end. */
+    public EscapeMap with(Principle part) {
+        return new EscapeMap(title, about, families, facts, Parts.put(principles, part, Principle::id), movements,
+                techniques, situations, outcomes, reactions, aims, matchups, rules, holds);
     }
 
     /** The same map with {@code rule} in the place of the one with its id; the table in force becomes its own. */
     public EscapeMap with(RateRule rule) {
         return new EscapeMap(title, about, families, facts, principles, movements, techniques, situations, outcomes,
-                reactions, aims, matchups, Parts.put(rulesInForce(), rule, RateRule::id));
+                reactions, aims, matchups, Parts.put(rulesInForce(), rule, RateRule::id), holds);
     }
 
     /** The same map with {@code matchup} in the place of the one with its id, or at the end. */
     public EscapeMap with(Matchup matchup) {
         return new EscapeMap(title, about, families, facts, principles, movements, techniques, situations, outcomes,
-                reactions, aims, Parts.put(matchups, matchup, Matchup::id), rules);
+                reactions, aims, Parts.put(matchups, matchup, Matchup::id), rules, holds);
+    }
+
+    /** Principle to the stance the house has taken; one that goes by its condition is missing. */
+    public Map<Id, Id> houseStances() {
+        Map<Id, Id> stances = new LinkedHashMap<>();
+        principles.forEach(p -> p.house().ifPresent(stance -> stances.put(p.id(), stance)));
+        return stances;
     }
 
     /** The map's own table of rate rules, or the usual one. */
@@ -76,17 +105,18 @@ public record EscapeMap(String title, String about, List<Family> families, List<
         return rules.isEmpty() ? RateRule.USUAL : rules;
     }
 
-    /** The same map without that reaction. */
+    /** The same map without that reaction; no need of a hold is denied by it any more. */
     public EscapeMap withoutReaction(Id id) {
         List<Reaction> kept = new ArrayList<>(reactions);
         kept.removeIf(r -> r.id().equals(id));
-        return withReactions(kept);
+        return new EscapeMap(title, about, families, facts, principles, movements, techniques, situations, outcomes,
+                kept, aims, matchups, rules, holds.stream().map(hold -> hold.withoutDenial(id)).toList());
     }
 
     /** The same map with other reactions. */
     public EscapeMap withReactions(List<Reaction> others) {
         return new EscapeMap(title, about, families, facts, principles, movements, techniques, situations, outcomes,
-                others, aims, matchups, rules);
+                others, aims, matchups, rules, holds);
     }
 
     /**

@@ -15,6 +15,8 @@ import java.util.function.Predicate;
  */
 public final class MapRules {
 
+    private static final String STANDS_TWICE = "“%s” stands twice; %s has the same id.";
+
     private final EscapeMap map;
     private final MapIndex index;
     private final Set<Id> families;
@@ -49,14 +51,15 @@ public final class MapRules {
         unique("aims", map.aims(), Aim::id);
         unique("matchups", map.matchups(), Matchup::id);
         unique("rules", map.rules(), RateRule::id);
+        unique("holds", map.holds(), Hold::id);
         placesDiffer();
-        each("principles", map.principles(), (p, at) -> unique(at.substring(1) + "/stances", p.stances(),
-                Principle.Stance::id));
+        each("principles", map.principles(), this::principle);
         each("techniques", map.techniques(), this::technique);
         each("situations", map.situations(), this::situation);
         each("reactions", map.reactions(), this::reaction);
         each("matchups", map.matchups(), (matchup, at) -> matchup.facts().keySet().forEach(
                 fact -> named(at + "/facts/" + fact, fact, id -> index.fact(id).isPresent(), "fact")));
+        each("holds", map.holds(), this::hold);
         if (map.aims().isEmpty()) {
             problems.add(new Problem("/aims", "There is no aim; add at least one, or no odds can be computed."));
         }
@@ -69,6 +72,38 @@ public final class MapRules {
                         "“%s” is also a situation; places need ids of their own.".formatted(outcome.id())));
             }
         });
+    }
+
+    private void principle(Principle principle, String at) {
+        unique(at.substring(1) + "/stances", principle.stances(), Principle.Stance::id);
+        principle.house().ifPresent(house -> named(at + "/house", house,
+                id -> principle.stances().stream().anyMatch(s -> s.id().equals(id)), "stance of this principle"));
+    }
+
+    private void hold(Hold hold, String at) {
+        for (int i = 0; i < hold.at().size(); i++) {
+            named(at + "/at/" + i, hold.at().get(i), id -> index.situation(id).isPresent(), "situation");
+        }
+        if (hold.requirement().ways() > Requirement.MOST_WAYS) {
+            problems.add(new Problem(at + "/needs", "This could be denied in more than %d ways; nest fewer “any of”."
+                    .formatted(Requirement.MOST_WAYS)));
+        }
+        requirement(hold.requirement(), at + "/needs", new HashMap<>());
+    }
+
+    private void requirement(Requirement requirement, String at, Map<Id, String> seen) {
+        if (requirement instanceof Requirement.Need need) {
+            String earlier = seen.putIfAbsent(need.id(), at);
+            if (earlier != null) {
+                problems.add(new Problem(at + "/id", STANDS_TWICE.formatted(need.id(), earlier)));
+            }
+            need.denied().forEach(reaction -> named(at + "/denied", reaction,
+                    id -> index.reaction(id).isPresent(), "reaction"));
+        } else if (requirement instanceof Requirement.All all) {
+            each(at.substring(1) + "/all", all.parts(), (part, here) -> requirement(part, here, seen));
+        } else if (requirement instanceof Requirement.Any any) {
+            each(at.substring(1) + "/any", any.parts(), (part, here) -> requirement(part, here, seen));
+        }
     }
 
     private void technique(Technique technique, String at) {
@@ -121,7 +156,7 @@ public final class MapRules {
             Integer earlier = first.putIfAbsent(id, i);
             if (earlier != null) {
                 problems.add(new Problem("/%s/%d/id".formatted(list, i),
-                        "“%s” stands twice; /%s/%d has the same id.".formatted(id, list, earlier)));
+                        STANDS_TWICE.formatted(id, "/%s/%d".formatted(list, earlier))));
             }
         }
     }

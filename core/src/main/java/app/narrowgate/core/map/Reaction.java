@@ -42,6 +42,11 @@ public record Reaction(Id id, Id from, Id technique, Map<Id, Boolean> needs, dou
         return responses.stream().filter(r -> r.id().equals(responseId)).findFirst();
     }
 
+    /** The same reaction with other needs. */
+    public Reaction withNeeds(Map<Id, Boolean> others) {
+        return new Reaction(id, from, technique, others, seconds, works, stuffed, responses);
+    }
+
     /** The same reaction with other responses. */
     public Reaction withResponses(List<Response> others) {
         return new Reaction(id, from, technique, needs, seconds, works, stuffed, others);

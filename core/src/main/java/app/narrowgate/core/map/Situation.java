@@ -36,6 +36,11 @@ public record Situation(Id id, String title, Id family, Stage stage, Map<Segment
         }
     }
 
+    /** The same situation with another entry weight. */
+    public Situation withEntry(double weight) {
+        return new Situation(id, title, family, stage, held, facts, clock, weight, rest);
+    }
+
     /** True when {@code needs} names a fact that is known to be otherwise here. */
     public boolean contradicts(Map<Id, Boolean> needs) {
         return needs.entrySet().stream()

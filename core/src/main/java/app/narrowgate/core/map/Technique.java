@@ -49,6 +49,18 @@ public record Technique(Id id, String title, List<Id> movements, List<String> ch
                 Level.NOVICE, true, Set.of(), Set.of());
     }
 
+    /** The same technique with other cautions. */
+    public Technique withCautions(List<String> others) {
+        return new Technique(id, title, movements, checkpoints, faults, questions, others, stance, level, children,
+                avoidWith, leansOn);
+    }
+
+    /** The same technique, for children or not. */
+    public Technique forChildren(boolean may) {
+        return new Technique(id, title, movements, checkpoints, faults, questions, cautions, stance, level, may,
+                avoidWith, leansOn);
+    }
+
     /** If you feel the sign, it is because of the cause; mend it so. */
     public record Fault(String sign, String cause, String fix) {
         public Fault {

@@ -1,10 +1,13 @@
 package app.narrowgate.core.odds;
 
+import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Reaction;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * Derivatives of the starts' worth by every rate at once.
@@ -26,17 +29,23 @@ public final class AdjointSensitivity {
 
     static Sensitivities of(Solved solved) {
         Game game = solved.game();
-        double[] visits = RoundChain.of(game, solved.solution()).visits(solved.starts());
+        RoundChain chain = RoundChain.of(game, solved.solution());
+        double[] visits = chain.visits(solved.starts());
+        double[] arrivals = chain.arrivals(solved.starts(), visits);
         double[] values = solved.solution().values();
         List<Sensitivities.OfReaction> all = new ArrayList<>();
+        Map<Id, Double> come = new LinkedHashMap<>();
         for (int s = 0; s < game.situations; s++) {
+            if (arrivals[s] > 0) {
+                come.put(solved.placeId(s), arrivals[s]);
+            }
             int o = solved.solution().choice()[s];
             if (o != Solution.STOP && game.optionReaction[o] != Game.WAIT && visits[s] > 0) {
                 all.add(reaction(solved, o, visits[s], values));
             }
         }
         all.sort(Comparator.comparingDouble((Sensitivities.OfReaction r) -> Math.abs(r.perWorks())).reversed());
-        return new Sensitivities(solved.startWorth(), all);
+        return new Sensitivities(solved.startWorth(), come, all);
     }
 
     private static Sensitivities.OfReaction reaction(Solved solved, int o, double visits, double[] values) {

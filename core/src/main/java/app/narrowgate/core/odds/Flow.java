@@ -47,15 +47,7 @@ public record Flow(List<Map<Id, Double>> exchanges, List<Link> links) {
         }
         Solved solved = Solved.converged(index, setting);
         RoundChain chain = RoundChain.of(solved.game(), solved.solution());
-        double[] here = solved.starts();
-        if (from.isPresent()) {
-            Integer place = solved.places().get(from.get());
-            if (place == null || place >= solved.game().situations) {
-                throw new IllegalArgumentException("No situation is called “%s”.".formatted(from.get()));
-            }
-            here = new double[solved.game().places];
-            here[place] = 1;
-        }
+        double[] here = solved.startsAt(from);
         List<Map<Id, Double>> layers = new ArrayList<>();
         List<Link> links = new ArrayList<>();
         layers.add(layer(solved, here));

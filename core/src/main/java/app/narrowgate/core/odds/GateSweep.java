@@ -12,12 +12,16 @@ import java.util.Set;
 
 /**
  * Solves the map once with each usable reaction taken away. Taking one away also shortens the thinking time for the
- * others, so a loss can be below 0. Cost: one compile and solve a reaction.
+ * others, so a loss can be below 0. Cost: one compile and solve a reaction; on a map so large that this would
+ * take more than some seconds, only for those that {@link GateEstimate} finds costliest.
  */
 public final class GateSweep {
 
     /** A situation's change below this is not listed. */
     private static final double WORTH_SAYING = 1e-3;
+
+    /** Solves times responses: some three seconds on one core. A map of a thousand responses is solved for throughout. */
+    private static final int MOST_WORK = 1_000_000;
 
     private GateSweep() {
     }
@@ -33,16 +37,39 @@ public final class GateSweep {
      * @throws StoppedException when {@code progress} asks to stop
      */
     public static NarrowGates sweep(MapIndex index, Setting setting, Progress progress) {
+        int responses = index.map().reactions().stream().mapToInt(r -> r.responses().size() + 1).sum();
+        return sweep(index, setting, progress, MOST_WORK / Math.max(1, responses));
+    }
+
+    /** The same with a bound on the solves: what looks costliest is solved for, the rest stays an estimate. */
+    static NarrowGates sweep(MapIndex index, Setting setting, Progress progress, int mostSolved) {
         Solved whole = Solved.converged(index, setting);
-        List<Reaction> usable = index.map().situations().stream()
-                .flatMap(s -> whole.conditions().usable(s).stream()).toList();
+        GateEstimate estimate = new GateEstimate(whole);
+        Game game = whole.game();
         List<NarrowGates.Gate> gates = new ArrayList<>();
-        for (Reaction reaction : usable) {
-            progress.at(gates.size(), usable.size());
-            gates.add(gate(whole, reaction, Solved.converged(index, setting.without(Set.of(reaction.id())))));
+        for (int s = 0; s < game.situations; s++) {
+            for (int o = game.optionStart[s]; o < game.optionStart[s + 1]; o++) {
+                if (game.optionReaction[o] != Game.WAIT) {
+                    gates.add(estimated(whole, estimate, s, o));
+                }
+            }
+        }
+        gates.sort(Comparator.comparingDouble((NarrowGates.Gate g) -> Math.abs(g.lost())).reversed());
+        for (int i = 0; i < Math.min(gates.size(), mostSolved); i++) {
+            progress.at(i, gates.size());
+            Reaction reaction = index.reaction(gates.get(i).reaction()).orElseThrow();
+            gates.set(i, gate(whole, reaction, Solved.converged(index, setting.without(Set.of(reaction.id())))));
         }
         gates.sort(Comparator.comparingDouble(NarrowGates.Gate::lost).reversed());
         return new NarrowGates(whole.startWorth(), gates);
+    }
+
+    private static NarrowGates.Gate estimated(Solved whole, GateEstimate estimate, int s, int o) {
+        double local = estimate.localLoss(s, o);
+        double lost = estimate.startLoss(s, local);
+        Id situation = whole.placeId(s);
+        return new NarrowGates.Gate(whole.reactionId(o), situation, whole.solution().choice()[s] == o,
+                whole.startWorth() - lost, lost, Math.abs(local) > WORTH_SAYING ? Map.of(situation, local) : Map.of(), true);
     }
 
     private static NarrowGates.Gate gate(Solved whole, Reaction reaction, Solved without) {
@@ -57,6 +84,7 @@ public final class GateSweep {
         int choice = whole.solution().choice()[whole.places().get(reaction.from())];
         boolean chosen = choice != Solution.STOP && whole.game().optionReaction[choice] != Game.WAIT
                 && whole.reactionId(choice).equals(reaction.id());
-        return new NarrowGates.Gate(reaction.id(), reaction.from(), chosen, start, whole.startWorth() - start, lost);
+        return new NarrowGates.Gate(reaction.id(), reaction.from(), chosen, start, whole.startWorth() - start, lost,
+                false);
     }
 }

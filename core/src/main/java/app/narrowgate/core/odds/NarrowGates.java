@@ -24,8 +24,11 @@ public record NarrowGates(double start, List<Gate> gates) {
      * @param startWithout worth of the starts without it
      * @param lost what the starts lose; below 0 where the map is better off without it
      * @param situations what each situation loses (below 0: gains) where that is more than a thousandth
+     * @param estimated whether this is a first-order estimate, as for the less costly reactions of a very large map;
+     *     then only the reaction's own situation is listed
      */
-    public record Gate(Id reaction, Id situation, boolean chosen, double startWithout, double lost, Map<Id, Double> situations) {
+    public record Gate(Id reaction, Id situation, boolean chosen, double startWithout, double lost,
+            Map<Id, Double> situations, boolean estimated) {
         public Gate {
             situations = Map.copyOf(situations);
         }

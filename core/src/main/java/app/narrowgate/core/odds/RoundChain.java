@@ -132,6 +132,28 @@ final class RoundChain {
         return visits;
     }
 
+    /**
+     * Expected number of times that each place is come to, those where the round ends among them.
+     *
+     * @param visits of {@link #visits} for the same start
+     */
+    double[] arrivals(double[] start, double[] visits) {
+        double[] arrivals = visits.clone();
+        for (int place = 0; place < game.places; place++) {
+            if (ends(place)) {
+                arrivals[place] = start[place];
+            }
+        }
+        for (int s = 0; s < game.situations; s++) {
+            for (int i = row[s]; i < row[s + 1]; i++) {
+                if (ends(target[i])) {
+                    arrivals[target[i]] += visits[s] * probability[i];
+                }
+            }
+        }
+        return arrivals;
+    }
+
     /** One exchange later; what has ended stays where it is. */
     double[] step(double[] here) {
         double[] next = new double[game.places];

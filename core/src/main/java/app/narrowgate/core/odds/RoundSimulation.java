@@ -110,15 +110,7 @@ public record RoundSimulation(int rounds, double worth, double error, Map<Id, Do
         }
 
         private double[] cumulative(Optional<Id> from) {
-            double[] starts = solved.starts();
-            if (from.isPresent()) {
-                Integer place = solved.places().get(from.get());
-                if (place == null || place >= game.situations) {
-                    throw new IllegalArgumentException("No situation is called “%s”.".formatted(from.get()));
-                }
-                Arrays.fill(starts, 0);
-                starts[place] = 1;
-            }
+            double[] starts = solved.startsAt(from);
             double sum = 0;
             for (int s = 0; s < game.situations; s++) {
                 sum += starts[s];

@@ -2,15 +2,18 @@ package app.narrowgate.core.odds;
 
 import app.narrowgate.core.map.Id;
 import java.util.List;
+import java.util.Map;
 
 /**
  * How much the worth of the starts moves when a rate moves, at the present best choices.
  *
+ * @param visits how often each situation is come to in a round, on average; those never come to are missing
  * @param reactions the reactions that are chosen somewhere on the way, the most telling first
  */
-public record Sensitivities(double start, List<OfReaction> reactions) {
+public record Sensitivities(double start, Map<Id, Double> visits, List<OfReaction> reactions) {
 
     public Sensitivities {
+        visits = Map.copyOf(visits);
         reactions = List.copyOf(reactions);
     }
 

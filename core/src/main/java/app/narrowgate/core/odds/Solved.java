@@ -6,6 +6,7 @@ import app.narrowgate.core.map.MapIndex;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * A map compiled and solved under one setting: what every question about it starts from.
@@ -54,6 +55,24 @@ record Solved(MapIndex index, Setting setting, Conditions conditions, Game game,
             starts[s] = total > 0 ? weights.get(s) / total : 0;
         }
         return starts;
+    }
+
+    /**
+     * Where a round begins: at the starts, or surely in one situation.
+     *
+     * @throws IllegalArgumentException when there is no such situation
+     */
+    double[] startsAt(Optional<Id> from) {
+        if (from.isEmpty()) {
+            return starts();
+        }
+        Integer place = places.get(from.get());
+        if (place == null || place >= game.situations) {
+            throw new IllegalArgumentException("No situation is called “%s”.".formatted(from.get()));
+        }
+        double[] start = new double[game.places];
+        start[place] = 1;
+        return start;
     }
 
     /** Worth over the starts, weighted by how often students start there. */

@@ -19,13 +19,27 @@ public final class StoryTeller {
         List<String> sentences = new ArrayList<>();
         for (RoundSimulation.Step step : story.steps()) {
             sentences.add("%.0f s, %s: %s".formatted(step.seconds(), index.placeTitle(step.situation()),
-                    happened(index, step)));
+                    happened(index, plain(step))));
         }
         sentences.add(story.cutOff() ? "The round goes on." : "It ends: " + index.placeTitle(story.end()) + ".");
         return sentences;
     }
 
-    private static String happened(MapIndex index, RoundSimulation.Step step) {
+    /** The sentences of one of the commonest stories; {@code story} must be of {@code index}'s map. */
+    public static List<String> tell(MapIndex index, CommonStories.Story story) {
+        List<String> sentences = new ArrayList<>();
+        for (CommonStories.Step step : story.steps()) {
+            sentences.add("%s: %s".formatted(index.placeTitle(step.situation()), happened(index, step)));
+        }
+        sentences.add("It ends: " + index.placeTitle(story.end()) + ".");
+        return sentences;
+    }
+
+    private static CommonStories.Step plain(RoundSimulation.Step step) {
+        return new CommonStories.Step(step.situation(), step.reaction(), step.event(), step.response(), step.lands());
+    }
+
+    private static String happened(MapIndex index, CommonStories.Step step) {
         String lands = index.placeTitle(step.lands());
         String tried = step.reaction().flatMap(index::reaction).map(index::reactionTitle).orElse("");
         return switch (step.event()) {
@@ -38,7 +52,7 @@ public final class StoryTeller {
         };
     }
 
-    private static String cue(MapIndex index, RoundSimulation.Step step) {
+    private static String cue(MapIndex index, CommonStories.Step step) {
         Reaction reaction = step.reaction().flatMap(index::reaction).orElseThrow();
         String cue = step.response().flatMap((Id id) -> reaction.response(id)).map(Response::cue).orElse("they answer");
         return cue.substring(0, 1).toLowerCase(Locale.ROOT) + cue.substring(1);

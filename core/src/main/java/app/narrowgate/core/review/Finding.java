@@ -2,6 +2,7 @@ package app.narrowgate.core.review;
 
 import app.narrowgate.core.map.Coded;
 import app.narrowgate.core.map.Id;
+import java.util.Comparator;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -12,9 +13,16 @@ import java.util.OptionalDouble;
  * @param response the response it is about, where it is about one
  * @param reason why it matters, in the trade's words
  * @param mend what would help
- * @param gain what the starts would gain at most, in [0,1]; empty where that cannot be computed
+ * @param gain what the starts would gain at most if it were mended, in [0,1]; empty where that cannot be computed
+ * @param stake what the starts would lose if the one reaction that it is about failed for good, in [0,1]; empty where it
+ *     is not about one
  */
-public record Finding(Kind kind, Id place, Optional<Id> response, String reason, String mend, OptionalDouble gain) {
+public record Finding(Kind kind, Id place, Optional<Id> response, String reason, String mend, OptionalDouble gain,
+        OptionalDouble stake) {
+
+    /** Those that would gain most first, then those with most at stake. */
+    public static final Comparator<Finding> BY_COST = Comparator.comparingDouble((Finding f) -> -f.gain().orElse(0))
+            .thenComparingDouble(f -> -f.stake().orElse(0));
 
     /** Kinds of weakness, and what {@link Finding#place} then names. */
     public enum Kind implements Coded {

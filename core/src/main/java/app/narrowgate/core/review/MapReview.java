@@ -23,10 +23,10 @@ import app.narrowgate.core.odds.Odds;
 import app.narrowgate.core.odds.OddsSolver;
 import app.narrowgate.core.odds.ReactionOdds;
 import app.narrowgate.core.odds.ResponseOdds;
+import app.narrowgate.core.odds.Sensitivities;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SituationOdds;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -40,7 +40,8 @@ import java.util.Set;
  * Looks for every kind of {@link Finding} in a map under one setting.
  *
  * <p>Gains are the first-order change of the starts' worth if the place were worth what the aim gives a guard; they are
- * upper estimates, not promises. Cost: two solves and, for overload, one solve a reaction.
+ * upper estimates, not promises. What is at stake is solved for without the reaction. Cost: two solves and one solve a
+ * reaction, fewer on very large maps as {@link GateSweep} says.
  */
 public final class MapReview {
 
@@ -51,8 +52,10 @@ public final class MapReview {
     private final Setting setting;
     private final Odds odds;
     private final Conditions conditions;
-    private final Map<Id, Double> visits = new HashMap<>();
-    private final double guardWorth;
+    private final Map<Id, Double> visits;
+    private final Map<Id, Double> tried = new HashMap<>();
+    private final Map<Id, Double> lostWithout = new HashMap<>();
+    private final Landings landings;
     private final List<Finding> findings = new ArrayList<>();
 
     private MapReview(MapIndex index, Setting setting) {
@@ -60,44 +63,63 @@ public final class MapReview {
         this.setting = setting;
         this.odds = OddsSolver.solve(index, setting);
         this.conditions = Conditions.of(index, setting);
-        this.guardWorth = index.aim(setting.aim()).map(aim -> aim.worthOf(PlaceKind.GUARD)).orElse(0.0);
-        AdjointSensitivity.of(index, setting).reactions().forEach(r -> visits.put(r.reaction(), r.visits()));
+        this.landings = new Landings(index, setting, odds);
+        Sensitivities slopes = AdjointSensitivity.of(index, setting);
+        this.visits = slopes.visits();
+        slopes.reactions().forEach(r -> tried.put(r.reaction(), r.visits()));
     }
 
     /** Every finding, those that cost most first, then in the map's order. */
     public static List<Finding> of(MapIndex index, Setting setting) {
         MapReview review = new MapReview(index, setting);
         review.look();
-        review.findings.sort(Comparator.comparingDouble((Finding f) -> -f.gain().orElse(0)));
+        review.findings.sort(Finding.BY_COST);
+        return List.copyOf(review.findings);
+    }
+
+    /** Only the responses that nobody has answered, the costliest first; much quicker than the whole review. */
+    public static List<Finding> unanswered(MapIndex index, Setting setting) {
+        MapReview review = new MapReview(index, setting);
+        index.map().reactions().forEach(reaction ->
+                review.unanswered(index.situation(reaction.from()).orElseThrow(), reaction));
+        review.findings.sort(Finding.BY_COST);
         return List.copyOf(review.findings);
     }
 
     private void look() {
+        NarrowGates gates = GateSweep.sweep(index, setting);
+        gates.gates().forEach(gate -> lostWithout.put(gate.reaction(), gate.lost()));
         index.map().situations().forEach(this::situation);
         index.map().reactions().forEach(this::reaction);
         index.map().families().forEach(this::family);
         index.map().techniques().forEach(this::technique);
         endlessLoops();
-        overload();
+        overload(gates);
     }
 
     private void add(Finding.Kind kind, Id place, String reason, String mend) {
-        add(kind, place, Optional.empty(), reason, mend, OptionalDouble.empty());
+        add(kind, place, reason, mend, OptionalDouble.empty());
     }
 
-    private void add(Finding.Kind kind, Id place, Optional<Id> response, String reason, String mend,
-            OptionalDouble gain) {
-        findings.add(new Finding(kind, place, response, reason, mend, gain));
+    private void add(Finding.Kind kind, Id place, String reason, String mend, OptionalDouble gain) {
+        findings.add(new Finding(kind, place, Optional.empty(), reason, mend, gain, OptionalDouble.empty()));
+    }
+
+    /** A finding about one reaction, which may fail. */
+    private void addAtStake(Finding.Kind kind, Id place, Reaction reaction, String reason, String mend) {
+        Double lost = lostWithout.get(reaction.id());
+        OptionalDouble stake = lost == null ? OptionalDouble.empty() : OptionalDouble.of(Math.max(0, lost));
+        findings.add(new Finding(kind, place, Optional.empty(), reason, mend, OptionalDouble.empty(), stake));
     }
 
     private void situation(Situation situation) {
         List<Reaction> usable = conditions.usable(situation);
         if (usable.isEmpty() && situation.rest().isEmpty()) {
             add(Finding.Kind.DEAD_END, situation.id(), "Nothing that is taught works from here; you wait for the clock.",
-                    "Teach one answer that starts with what is free.");
+                    "Teach one answer that starts with what is free.", gain(situation, landings.guard()));
         }
         if (usable.size() == 1 && situation.rest().isEmpty()) {
-            add(Finding.Kind.SINGLE_ROUTE, situation.id(),
+            addAtStake(Finding.Kind.SINGLE_ROUTE, situation.id(), usable.get(0),
                     "There is one way out; a partner who has seen it twice waits for it.",
                     "Add a second answer that threatens the other side.");
         }
@@ -133,7 +155,7 @@ public final class MapReview {
         }
     }
 
-    private static boolean separated(Reaction one, Reaction other) {
+    static boolean separated(Reaction one, Reaction other) {
         return one.needs().entrySet().stream()
                 .anyMatch(need -> other.needs().containsKey(need.getKey())
                         && !other.needs().get(need.getKey()).equals(need.getValue()));
@@ -145,20 +167,25 @@ public final class MapReview {
         if (reaction.responses().isEmpty()) {
             add(Finding.Kind.NO_RESPONSE, reaction.id(),
                     "Nobody has said what they do about it, so it counts as stuffed every time.",
-                    "Add the commonest answer and where it lands.");
+                    "Add the commonest answer and where it lands.", gainOnceAnswered(situation, reaction));
         }
-        for (Response response : reaction.responses()) {
-            if (response.leads().isEmpty()) {
-                add(Finding.Kind.UNANSWERED_RESPONSE, reaction.id(), Optional.of(response.id()),
-                        "When they do this, you have no answer; it counts as stuffed.",
-                        "Say where it leads, or what you do then.", gain(situation, reaction, response));
-            }
-        }
+        unanswered(situation, reaction);
         heldLimb(situation, reaction);
         if (usable && setting.matchup().age() == AgeGroup.CHILDREN && endsInSubmission(reaction)) {
-            add(Finding.Kind.FORBIDDEN_FINISH, reaction.id(),
+            addAtStake(Finding.Kind.FORBIDDEN_FINISH, reaction.id(), reaction,
                     "It ends in a submission of your own, and these are children.",
                     "Let it end in a hold, or mark the technique as not for children.");
+        }
+    }
+
+    private void unanswered(Situation situation, Reaction reaction) {
+        for (Response response : reaction.responses()) {
+            if (response.leads().isEmpty()) {
+                findings.add(new Finding(Finding.Kind.UNANSWERED_RESPONSE, reaction.id(), Optional.of(response.id()),
+                        "When they do this, you have no answer; it counts as stuffed.",
+                        "Say where it leads, or what you do then.", gain(situation, reaction, response),
+                        OptionalDouble.empty()));
+            }
         }
     }
 
@@ -168,17 +195,44 @@ public final class MapReview {
                 .anyMatch(PlaceKind.COUNTER::equals);
     }
 
+    /** If the situation were worth that. */
+    private OptionalDouble gain(Situation situation, double worth) {
+        return OptionalDouble.of(Math.max(0,
+                visits.getOrDefault(situation.id(), 0.0) * (worth - odds.at(situation.id()).worth())));
+    }
+
+    /** If the reaction reached a guard whenever it gets going; it counts where it would then be the best choice. */
+    private OptionalDouble gainOnceAnswered(Situation situation, Reaction reaction) {
+        return odds.at(situation.id()).reactions().stream()
+                .filter(r -> r.reaction().equals(reaction.id()) && r.usable()).findFirst()
+                .map(r -> gain(situation, onceAnswered(situation, reaction, r.inTime(), r.worth())))
+                .orElse(OptionalDouble.of(0));
+    }
+
+    /** Without an answer of theirs it is stuffed each time; one that is stuffed where it began is tried again. */
+    private double onceAnswered(Situation situation, Reaction reaction, double inTime, double silent) {
+        double goes = inTime * conditions.works(reaction);
+        if (goes <= 0) {
+            return silent;
+        }
+        double stuffed = landings.worth(reaction.whenStuffed());
+        double tooLate = silent - inTime * stuffed;
+        return reaction.whenStuffed().equals(situation.id())
+                ? (goes * landings.guard() + tooLate) / (1 - (inTime - goes))
+                : goes * landings.guard() + (inTime - goes) * stuffed + tooLate;
+    }
+
     private OptionalDouble gain(Situation situation, Reaction reaction, Response response) {
         SituationOdds at = odds.at(situation.id());
         Optional<ReactionOdds> solved = at.reactions().stream()
                 .filter(r -> r.reaction().equals(reaction.id())).findFirst();
-        if (solved.isEmpty() || !visits.containsKey(reaction.id())) {
+        if (solved.isEmpty() || !tried.containsKey(reaction.id())) {
             return OptionalDouble.of(0);
         }
         ResponseOdds answer = solved.get().responses().stream()
                 .filter(r -> r.response().equals(response.id())).findFirst().orElseThrow();
         double share = solved.get().inTime() * solved.get().works() * (1 - setting.read()) * answer.chance();
-        return OptionalDouble.of(Math.max(0, visits.get(reaction.id()) * share * (guardWorth - answer.worth())));
+        return OptionalDouble.of(Math.max(0, tried.get(reaction.id()) * share * (landings.guard() - answer.worth())));
     }
 
     private void heldLimb(Situation situation, Reaction reaction) {
@@ -186,7 +240,7 @@ public final class MapReview {
             Optional<Movement> movement = index.map().movements().stream().filter(m -> m.id().equals(id)).findFirst();
             Set<Segment> uses = movement.map(Movement::uses).orElse(Set.of());
             if (!uses.isEmpty() && situation.held().keySet().containsAll(uses)) {
-                add(Finding.Kind.HELD_LIMB, reaction.id(),
+                addAtStake(Finding.Kind.HELD_LIMB, reaction.id(), reaction,
                         "“%s” needs a limb that the situation says is held.".formatted(movement.orElseThrow().title()),
                         "Free the limb first, choose another answer, or correct what is held.");
                 return;
@@ -246,10 +300,10 @@ public final class MapReview {
         return (works <= 0 || answered) && (works >= 1 || stuffed);
     }
 
-    private void overload() {
-        for (NarrowGates.Gate gate : GateSweep.sweep(index, setting).trims()) {
+    private void overload(NarrowGates gates) {
+        for (NarrowGates.Gate gate : gates.trims()) {
             if (gate.trimGain() > WORTH_SAYING) {
-                add(Finding.Kind.OVERLOAD, gate.reaction(), Optional.empty(),
+                add(Finding.Kind.OVERLOAD, gate.reaction(),
                         "One answer too many: choosing costs more time than this one brings.",
                         "Leave it out for this level, or make it faster.", OptionalDouble.of(Math.max(0, -gate.lost())));
             }

@@ -6,9 +6,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.Text;
 import app.narrowgate.core.fixture.MapFixture;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -36,6 +38,29 @@ class MapRulesTest {
     void placesNeedIdsOfTheirOwn() {
         assertThat(places(new MapFixture().situation("win").map())).containsExactly("/outcomes/0/id");
         assertThat(places(new MapFixture().situation("a").situation("a").map())).containsExactly("/situations/1/id");
+    }
+
+    @Test
+    void whatAHoldNeedsIsNamedByItsPlaceInTheTree() {
+        Requirement.Need stapled = new Requirement.Need(Id.of("arm"), "The arm is stapled", 1, Set.of(Id.of("gone")));
+        Requirement.Need again = new Requirement.Need(Id.of("arm"), "The arm again", 1, Set.of());
+        Requirement all = new Requirement.All(List.of(stapled, new Requirement.Any(List.of(again))));
+        List<Problem> problems = MapRules.problems(new MapFixture().situation("a").pin(all, "nowhere").map());
+        assertThat(problems).extracting(Problem::place).containsExactly(
+                "/holds/0/at/0", "/holds/0/needs/all/0/denied", "/holds/0/needs/all/1/any/0/id");
+        assertThat(problems.get(2).message()).contains("/holds/0/needs/all/0 has the same id");
+    }
+
+    @Test
+    void aHoldWithTooManyWaysToDenyItIsRefused() {
+        List<Requirement> parts = new ArrayList<>();
+        for (int i = 0; i < 10; i++) {
+            parts.add(new Requirement.All(List.of(
+                    new Requirement.Need(Id.of("left-" + i), "Left", 1, Set.of()),
+                    new Requirement.Need(Id.of("right-" + i), "Right", 1, Set.of()))));
+        }
+        assertThat(places(new MapFixture().situation("a").pin(new Requirement.Any(parts), "a").map()))
+                .containsExactly("/holds/0/needs");
     }
 
     @Test

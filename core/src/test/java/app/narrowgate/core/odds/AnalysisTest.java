@@ -13,6 +13,7 @@ import app.narrowgate.core.map.PlaceKind;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -23,6 +24,7 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Everything that is computed beside the worth, on seeded random maps. */
 class AnalysisTest {
@@ -224,6 +226,39 @@ class AnalysisTest {
         assertThat(gates.trims()).extracting(NarrowGates.Gate::reaction).containsExactly(Id.of("r2"));
     }
 
+    /** Where a round never comes back to a situation, the first-order estimate is the loss itself. */
+    @Test
+    void withoutLoopsTheEstimateOfAGateIsExact() {
+        MapFixture fixture = new MapFixture().situation("a", 3, "tap").reaction("a", 0.9, 1, Map.of(), "b*2", "win")
+                .reaction("a", 0.8, 1, Map.of(), "tap*2", "win").situation("b", 4, "tap")
+                .reaction("b", 1, 1, Map.of(), "win*3", "tap").reaction("b", 1, 2, Map.of(), "win", "tap");
+        // A failed attempt comes back to where it began; here it ends.
+        EscapeMap map = fixture.map();
+        for (Reaction r : map.reactions()) {
+            map = map.with(new Reaction(r.id(), r.from(), r.technique(), r.needs(), r.seconds(), r.works(),
+                    Optional.of(Id.of("tap")), r.responses()));
+        }
+        MapIndex index = MapIndex.of(map);
+        NarrowGates exact = GateSweep.sweep(index, EVEN);
+        NarrowGates estimated = GateSweep.sweep(index, EVEN, Progress.NONE, 0);
+        assertThat(exact.gates()).noneMatch(NarrowGates.Gate::estimated);
+        for (NarrowGates.Gate gate : estimated.gates()) {
+            assertThat(gate.estimated()).isTrue();
+            assertThat(gate.lost()).as(gate.reaction().value()).isCloseTo(exact.gates().stream()
+                    .filter(g -> g.reaction().equals(gate.reaction())).findFirst().orElseThrow().lost(), within(1e-5));
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5})
+    void whatIsSolvedForAfterScreeningIsTheSameAsInTheFullSweep(int seed) {
+        MapIndex index = MapIndex.of(RandomMaps.map(new Random(seed), 6, 2, 3));
+        NarrowGates full = GateSweep.sweep(index, EVEN);
+        NarrowGates screened = GateSweep.sweep(index, EVEN, Progress.NONE, 4);
+        assertThat(screened.gates()).filteredOn(g -> !g.estimated()).hasSize(Math.min(4, full.gates().size()))
+                .isSubsetOf(full.gates());
+    }
+
     @Test
     void restIsTakenOrGoneOnFrom() {
         MapFixture fixture = new MapFixture().resting("half", PlaceKind.HALF).reaction("half", 1, "win*3", "tap*1")
@@ -280,10 +315,16 @@ class AnalysisTest {
         for (int from = 0; from < 3; from++) {
             double[] start = new double[solved.game().places];
             start[from] = 1;
-            double[] visits = RoundChain.of(solved.game(), solved.solution()).visits(start);
+            RoundChain chain = RoundChain.of(solved.game(), solved.solution());
+            double[] visits = chain.visits(start);
             for (int s = 0; s < 3; s++) {
                 assertThat(visits[s]).isCloseTo(expected[from][s], within(1e-9));
             }
+            double[] arrivals = chain.arrivals(start, visits);
+            assertThat(Arrays.copyOf(arrivals, 3)).containsExactly(Arrays.copyOf(visits, 3));
+            assertThat(arrivals[solved.places().get(Id.of("win"))]).as("gambler's ruin, i/N").isCloseTo((from + 1) / 4.0,
+                    within(1e-9));
+            assertThat(arrivals[solved.places().get(Id.of("tap"))]).isCloseTo(1 - (from + 1) / 4.0, within(1e-9));
         }
     }
 }

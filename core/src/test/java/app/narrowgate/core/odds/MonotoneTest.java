@@ -34,7 +34,7 @@ class MonotoneTest {
         worth.put(PlaceKind.TURTLE, 0.3);
         EscapeMap dearer = new EscapeMap(map.title(), "", map.families(), map.facts(), map.principles(),
                 map.movements(), map.techniques(), map.situations(), map.outcomes(), map.reactions(),
-                List.of(new Aim(Id.of("even"), "Dearer", worth)), List.of(), List.of());
+                List.of(new Aim(Id.of("even"), "Dearer", worth)), List.of(), List.of(), List.of());
         compare(OddsSolver.solve(MapIndex.of(map), setting), OddsSolver.solve(MapIndex.of(dearer), setting));
     }
 

@@ -18,6 +18,15 @@ class RandomMapsTest {
         return IntStream.range(0, 300);
     }
 
+    private static MapIndex index(int seed) {
+        return MapIndex.of(RandomMaps.map(new Random(seed), 10, 3, 3));
+    }
+
+    /** By habit, half read or always the worst, by turns. */
+    private static Setting setting(int seed) {
+        return Setting.of(Id.of("even")).withRead(0.5 * (seed % 3));
+    }
+
     @ParameterizedTest
     @MethodSource("seeds")
     void agreesWithEveryStrategyTried(int seed) {
@@ -40,7 +49,7 @@ class RandomMapsTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void boundsHoldHoweverSoonItStops(int seed) {
-        Setting setting = Setting.of(Id.of("even")).withRead(0.5 * (seed % 3));
+        Setting setting = setting(seed);
         Game game = GameCompiler.compile(MapIndex.of(RandomMaps.map(new Random(seed), 12, 3, 3)), setting);
         Solution whole = IntervalIterationSolver.solve(game);
         Solution cut = IntervalIterationSolver.solve(game, 1 + seed % 4);
@@ -53,7 +62,7 @@ class RandomMapsTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void aBetterReadOrALaterStartNeverHelps(int seed) {
-        MapIndex index = MapIndex.of(RandomMaps.map(new Random(seed), 10, 3, 3));
+        MapIndex index = index(seed);
         Setting setting = Setting.of(Id.of("even"));
         double before = OddsSolver.solve(index, setting).start();
         for (double read = 0.25; read <= 1; read += 0.25) {
@@ -65,9 +74,21 @@ class RandomMapsTest {
 
     @ParameterizedTest
     @MethodSource("seeds")
+    void worthsAloneAreThoseOfTheOdds(int seed) {
+        MapIndex index = index(seed);
+        Setting setting = setting(seed);
+        Odds odds = OddsSolver.solve(index, setting);
+        Worths worths = Worths.solve(index, setting);
+        assertThat(worths.start()).isEqualTo(odds.start());
+        assertThat(worths.at()).hasSameSizeAs(odds.situations());
+        odds.situations().forEach((id, at) -> assertThat(worths.at().get(id)).as("%s", id).isEqualTo(at.worth()));
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
     void theChosenReactionsReachTheWorth(int seed) {
-        MapIndex index = MapIndex.of(RandomMaps.map(new Random(seed), 10, 3, 3));
-        Setting setting = Setting.of(Id.of("even")).withRead(0.5 * (seed % 3));
+        MapIndex index = index(seed);
+        Setting setting = setting(seed);
         Odds odds = OddsSolver.solve(index, setting);
         var aim = index.aim(Id.of("even")).orElseThrow();
         odds.situations().values().forEach(at -> {

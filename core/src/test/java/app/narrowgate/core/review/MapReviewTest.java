@@ -25,6 +25,7 @@ import app.narrowgate.core.map.StanceRef;
 import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.odds.OddsSolver;
 import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.odds.ThinkingTime;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -40,13 +41,21 @@ class MapReviewTest {
         return MapReview.of(MapIndex.of(map), setting).stream().filter(f -> f.kind() == kind).toList();
     }
 
+    @Test
+    void theUnansweredAloneAreTheSameAsInTheWholeReview() {
+        EscapeMap map = new MapFixture().situation("a").reaction("a", 0.5, "win", "", "tap").situation("b")
+                .reaction("b", 0.4, "", "a").map();
+        assertThat(MapReview.unanswered(MapIndex.of(map), EVEN)).hasSize(2)
+                .isEqualTo(of(Finding.Kind.UNANSWERED_RESPONSE, map, EVEN));
+    }
+
     private static List<String> places(Finding.Kind kind, EscapeMap map) {
         return of(kind, map, EVEN).stream().map(f -> f.place().value()).toList();
     }
 
     private static EscapeMap with(EscapeMap map, List<Movement> movements, List<Principle> principles) {
         return new EscapeMap(map.title(), "", map.families(), map.facts(), principles, movements, map.techniques(),
-                map.situations(), map.outcomes(), map.reactions(), map.aims(), List.of(), List.of());
+                map.situations(), map.outcomes(), map.reactions(), map.aims(), List.of(), List.of(), List.of());
     }
 
     private static Technique technique(String id, List<String> movements, Optional<StanceRef> stance,
@@ -86,10 +95,59 @@ class MapReviewTest {
         assertThat(places(Finding.Kind.UNANSWERED_RESPONSE, mended)).isEmpty();
     }
 
+    /** What is at stake against solving the map from which the one way out has been struck. */
     @Test
-    void aReactionNobodyAnswers() {
-        assertThat(places(Finding.Kind.NO_RESPONSE, new MapFixture().situation("a").reaction("a", 1).map()))
-                .containsExactly("r1");
+    void aSingleRouteSaysWhatHangsOnIt() {
+        EscapeMap map = new MapFixture().situation("one", 5, "tap").situation("two")
+                .reaction("one", 0.6, 1, Map.of(), "win*2", "two").reaction("two", 0.5, "win").reaction("two", 0.4, "win")
+                .map();
+        List<Finding> found = of(Finding.Kind.SINGLE_ROUTE, map, EVEN);
+        assertThat(found).hasSize(1);
+        double lost = OddsSolver.solve(MapIndex.of(map), EVEN).start()
+                - OddsSolver.solve(MapIndex.of(map.withoutReaction(Id.of("r1"))), EVEN).start();
+        assertThat(found.get(0).stake().orElseThrow()).isPositive().isCloseTo(lost, within(1e-6));
+        assertThat(found.get(0).gain()).isEmpty();
+    }
+
+    /** The stated gain against solving the map in which the dead end has a sure way to a guard. */
+    @Test
+    void aDeadEndSaysWhatAnAnswerWouldBring() {
+        MapFixture fixture = new MapFixture().outcome("guard", PlaceKind.GUARD).situation("a").situation("end", 4, "tap")
+                .reaction("a", 0.5, "win", "end");
+        Finding finding = of(Finding.Kind.DEAD_END, fixture.map(), EVEN).get(0);
+        double before = OddsSolver.solve(MapIndex.of(fixture.map()), EVEN).start();
+        EscapeMap mended = fixture.reaction("end", 1, "guard").map();
+        double after = OddsSolver.solve(MapIndex.of(mended), EVEN.withThinking(ThinkingTime.NONE).withLate(0)).start();
+        assertThat(after).isGreaterThan(before);
+        assertThat(finding.gain().orElseThrow()).isGreaterThanOrEqualTo(after - before - 1e-6)
+                .isCloseTo(after - before, within(0.1));
+    }
+
+    @Test
+    void thoseThatGainMostComeFirstThenThoseWithMostAtStake() {
+        EscapeMap map = new MapFixture().situation("a").situation("b").situation("c", 5, "tap")
+                .reaction("a", 0.9, "win").reaction("b", 0.3, "win").reaction("c", 0.5, 1, Map.of(), "win", "", "tap")
+                .reaction("c", 0.1, "tap").map();
+        List<Finding> all = MapReview.of(MapIndex.of(map), EVEN);
+        assertThat(all).isSortedAccordingTo(Finding.BY_COST);
+        assertThat(all).extracting(Finding::kind).startsWith(Finding.Kind.UNANSWERED_RESPONSE);
+        assertThat(all.stream().filter(f -> f.kind() == Finding.Kind.SINGLE_ROUTE).map(f -> f.place().value()))
+                .containsExactly("a", "b");
+    }
+
+    /** Against the map in which their answer to it is a guard. */
+    @Test
+    void aReactionNobodyAnswersSaysWhatAnAnswerWouldBring() {
+        MapFixture fixture = new MapFixture().outcome("guard", PlaceKind.GUARD).situation("a", 6, "tap");
+        EscapeMap silent = fixture.reaction("a", 0.7, 1, Map.of()).map();
+        List<Finding> found = of(Finding.Kind.NO_RESPONSE, silent, EVEN);
+        assertThat(found).extracting(f -> f.place().value()).containsExactly("r1");
+        Reaction open = silent.reactions().get(0);
+        EscapeMap answered = silent.with(open.withResponse(new Response(Id.of("they-fall"), "They fall",
+                Likelihood.of(1), Optional.of(Id.of("guard")))));
+        double after = OddsSolver.solve(MapIndex.of(answered), EVEN).start();
+        double before = OddsSolver.solve(MapIndex.of(silent), EVEN).start();
+        assertThat(found.get(0).gain().orElseThrow()).isPositive().isCloseTo(after - before, within(1e-6));
     }
 
     @Test
