@@ -255,6 +255,16 @@ final class Fields {
         return values;
     }
 
+    /** True when the field is there. */
+    boolean has(String field) {
+        return node.has(field);
+    }
+
+    /** Takes these names as known without reading them. */
+    void accept(String... fields) {
+        known.addAll(List.of(fields));
+    }
+
     /** Reads one named field. */
     interface ValueReader<V> {
         V read(Fields fields, String name);

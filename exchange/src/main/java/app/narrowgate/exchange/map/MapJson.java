@@ -28,6 +28,11 @@ public final class MapJson {
             .enable(SerializationFeature.INDENT_OUTPUT)
             .build();
 
+    /** Indented, as a person would read it. */
+    static String text(JsonNode node) {
+        return MAPPER.writeValueAsString(node) + "\n";
+    }
+
     private MapJson() {
     }
 
@@ -57,10 +62,10 @@ public final class MapJson {
 
     /** The file's text, indented. */
     public static String writeText(EscapeMap map) {
-        return MAPPER.writeValueAsString(write(map)) + "\n";
+        return text(write(map));
     }
 
-    private static JsonNode parse(String text) {
+    static JsonNode parse(String text) {
         try {
             JsonNode root = MAPPER.readTree(text);
             if (root.isMissingNode()) {

@@ -11,6 +11,7 @@ import app.narrowgate.core.map.Coded;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Fact;
 import app.narrowgate.core.map.Family;
+import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Injury;
 import app.narrowgate.core.map.Lean;
@@ -25,6 +26,7 @@ import app.narrowgate.core.map.PlaceKind;
 import app.narrowgate.core.map.Principle;
 import app.narrowgate.core.map.RateRule;
 import app.narrowgate.core.map.Reaction;
+import app.narrowgate.core.map.Requirement;
 import app.narrowgate.core.map.Response;
 import app.narrowgate.core.map.Segment;
 import app.narrowgate.core.map.Situation;
@@ -44,6 +46,7 @@ import tools.jackson.databind.JsonNode;
 final class MapReader {
 
     private static final int MOST_TEXTS = 50;
+    private static final Requirement STAND_IN = new Requirement.Need(Id.of("unreadable"), "?", 1, Set.of());
 
     private final List<Problem> problems = new ArrayList<>();
 
@@ -77,7 +80,11 @@ final class MapReader {
                 fields.objects("reactions", this::reaction),
                 fields.objects("aims", MapReader::aim),
                 fields.objects("matchups", this::matchup),
-                fields.objects("rules", MapReader::rule));
+                fields.objects("rules", MapReader::rule),
+                fields.objects("holds", this::hold));
+        if (root.has("parts")) {
+            fields.problem("parts", "This map is kept in several files; give all of them, or the map as one file.");
+        }
         fields.refuseUnknown();
         Set<String> named = problems.stream().map(Problem::place).collect(Collectors.toSet());
         if (root.isObject()) {
@@ -91,8 +98,38 @@ final class MapReader {
     }
 
     private static Principle principle(Fields f) {
-        return new Principle(f.id(), f.text("title", Text.TITLE),
-                f.objects("stances", s -> new Principle.Stance(s.id(), s.text("title", Text.TITLE))));
+        return new Principle(f.id(), f.text("title", Text.TITLE), optionalSentence(f, "condition"),
+                f.objects("stances", s -> new Principle.Stance(s.id(), s.text("title", Text.TITLE),
+                        optionalSentence(s, "wants"))), f.optionalReference("house"));
+    }
+
+    private Hold hold(Fields f) {
+        return new Hold(f.id(), f.text("title", Text.TITLE), f.coded("kind", Hold.Kind.class), references(f, "at"),
+                f.object("needs", needs -> requirement(needs, 1)).orElseGet(() -> {
+                    f.problem("needs", "“needs” is missing.");
+                    return STAND_IN;
+                }));
+    }
+
+    /** A tree: {@code {"all": […]}}, {@code {"any": […]}} or a single need. */
+    private Requirement requirement(Fields f, int depth) {
+        if (depth > Requirement.MOST_DEPTH) {
+            f.problem("", "This is nested more than %d deep.".formatted(Requirement.MOST_DEPTH));
+            f.accept("all", "any", "id", "title", "work", "denied");
+            return STAND_IN;
+        }
+        for (String gate : List.of("all", "any")) {
+            if (f.has(gate)) {
+                List<Requirement> parts = f.objects(gate, part -> requirement(part, depth + 1));
+                if (parts.isEmpty()) {
+                    f.problem(gate, "“%s” has no parts; name at least one need.".formatted(gate));
+                    return STAND_IN;
+                }
+                return gate.equals("all") ? new Requirement.All(parts) : new Requirement.Any(parts);
+            }
+        }
+        return new Requirement.Need(f.id(), f.text("title", Text.TITLE), f.number("work", Requirement.Need.WORK, 1),
+                Set.copyOf(references(f, "denied")));
     }
 
     private Technique technique(Fields f) {

@@ -3,12 +3,14 @@ package app.narrowgate.exchange.map;
 import app.narrowgate.core.map.Aim;
 import app.narrowgate.core.map.Coded;
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Likelihood;
 import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.Principle;
 import app.narrowgate.core.map.RateRule;
 import app.narrowgate.core.map.Reaction;
+import app.narrowgate.core.map.Requirement;
 import app.narrowgate.core.map.Response;
 import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.map.Technique;
@@ -49,6 +51,7 @@ final class MapWriter {
         list(root, "aims", map.aims(), MapWriter::aim);
         list(root, "matchups", map.matchups(), MapWriter::matchup);
         list(root, "rules", map.rules(), MapWriter::rule);
+        list(root, "holds", map.holds(), MapWriter::hold);
         return root;
     }
 
@@ -58,7 +61,34 @@ final class MapWriter {
 
     private static ObjectNode principle(Principle principle) {
         ObjectNode node = named(principle.id(), principle.title());
-        list(node, "stances", principle.stances(), s -> named(s.id(), s.title()));
+        text(node, "condition", principle.condition());
+        list(node, "stances", principle.stances(), s -> {
+            ObjectNode stance = named(s.id(), s.title());
+            text(stance, "wants", s.wants());
+            return stance;
+        });
+        principle.house().ifPresent(house -> node.put("house", house.value()));
+        return node;
+    }
+
+    private static ObjectNode hold(Hold hold) {
+        ObjectNode node = named(hold.id(), hold.title()).put("kind", hold.kind().code());
+        texts(node, "at", hold.at().stream().map(Id::value).toList());
+        node.set("needs", requirement(hold.requirement()));
+        return node;
+    }
+
+    private static ObjectNode requirement(Requirement requirement) {
+        ObjectNode node = JSON.objectNode();
+        if (requirement instanceof Requirement.Need need) {
+            node.put("id", need.id().value()).put("title", need.title());
+            number(node, "work", need.work());
+            texts(node, "denied", need.denied().stream().map(Id::value).sorted().toList());
+        } else if (requirement instanceof Requirement.All all) {
+            list(node, "all", all.parts(), MapWriter::requirement);
+        } else if (requirement instanceof Requirement.Any any) {
+            list(node, "any", any.parts(), MapWriter::requirement);
+        }
         return node;
     }
 

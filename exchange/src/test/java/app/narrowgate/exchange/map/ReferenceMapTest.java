@@ -3,6 +3,9 @@ package app.narrowgate.exchange.map;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.finish.Denials;
+import app.narrowgate.core.held.LikelySituations;
+import app.narrowgate.core.held.Marks;
 import app.narrowgate.core.map.Family;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Lean;
@@ -21,8 +24,13 @@ import app.narrowgate.core.odds.ReactionOdds;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.review.Finding;
 import app.narrowgate.core.review.MapReview;
-import java.io.IOException;
-import java.nio.file.Files;
+import app.narrowgate.core.map.Segment;
+import app.narrowgate.core.odds.Passing;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.stream.Collectors;
 import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
@@ -37,16 +45,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** What any coach would expect of the solved demo map. All of it is common practice; there is no source. */
 class ReferenceMapTest {
 
-    private static final MapIndex INDEX = MapIndex.of(read());
+    private static final MapIndex INDEX = MapIndex.of(MapFolder.read(Path.of("../demo/map")));
     private static final Setting SETTING = Setting.of(Id.of("guard-or-better")).withRead(0.25).withLate(0.5);
-
-    private static EscapeMap read() {
-        try {
-            return MapJson.read(Files.readString(Path.of("../demo/map.json")));
-        } catch (IOException e) {
-            throw new IllegalStateException(e);
-        }
-    }
 
     private static double worth(String situation, Setting setting) {
         return OddsSolver.solve(INDEX, setting).at(Id.of(situation)).worth();
@@ -171,5 +171,67 @@ class ReferenceMapTest {
     @Test
     void theInventedFiguresAreSaidToBeInvented() {
         assertThat(INDEX.map().about()).contains("invented");
+    }
+
+    @Test
+    void everyTechniqueCanBeTaughtFromThePage() {
+        for (Technique technique : INDEX.map().techniques()) {
+            assertThat(technique.checkpoints()).as(technique.title()).isNotEmpty();
+            assertThat(technique.faults()).as(technique.title()).isNotEmpty()
+                    .allSatisfy(f -> assertThat(f.fix()).isNotBlank());
+            assertThat(technique.questions()).as(technique.title()).isNotEmpty()
+                    .allSatisfy(q -> assertThat(q.answer()).isNotBlank());
+        }
+    }
+
+    @Test
+    void noSentenceIsSaidTwice() {
+        List<String> sentences = new ArrayList<>();
+        for (Technique technique : INDEX.map().techniques()) {
+            sentences.addAll(technique.checkpoints());
+            technique.questions().forEach(q -> sentences.addAll(List.of(q.ask() + technique.title(), q.answer())));
+            technique.faults().forEach(f -> sentences.addAll(List.of(f.cause() + f.fix())));
+        }
+        assertThat(sentences.stream().filter(s -> Collections.frequency(sentences, s) > 1).distinct()).isEmpty();
+    }
+
+    @Test
+    void everyStanceIsTaughtUnlessItIsToTeachNothing() {
+        Set<String> taught = INDEX.map().techniques().stream().flatMap(t -> t.stance().stream())
+                .map(Object::toString).collect(Collectors.toSet());
+        assertThat(INDEX.map().principles()).allSatisfy(p -> {
+            assertThat(p.condition()).isNotBlank();
+            assertThat(p.stances()).allSatisfy(s -> assertThat(taught.contains(p.id() + "/" + s.id())
+                    || s.id().equals(Id.of("not-taught"))).as("%s/%s", p.id(), s.id()).isTrue());
+        });
+    }
+
+    @Test
+    void everyPinAndFinishCanBeDeniedAtEachStageItPassesThrough() {
+        assertThat(INDEX.map().holds()).hasSizeGreaterThanOrEqualTo(13).allSatisfy(hold -> {
+            Denials denials = Denials.of(INDEX, hold);
+            Set<Stage> stages = hold.at().stream().map(id -> INDEX.situation(id).orElseThrow().stage())
+                    .collect(Collectors.toSet());
+            assertThat(denials.denials().stream().flatMap(d -> d.stages().stream()).collect(Collectors.toSet()))
+                    .as(hold.title()).containsAll(stages);
+        });
+    }
+
+    /** What is held in a situation must be enough to find it again among the few that a screen shows. */
+    @ParameterizedTest
+    @EnumSource(Stage.class)
+    void whatIsHeldLeadsBackToTheSituation(Stage stage) {
+        Map<Id, Double> often = Passing.of(INDEX, SETTING);
+        for (Situation situation : INDEX.map().situations()) {
+            if (situation.stage() == stage && !situation.held().isEmpty()) {
+                Map<Segment, Boolean> marks = new EnumMap<>(Segment.class);
+                for (Segment segment : Segment.values()) {
+                    marks.put(segment, situation.held().containsKey(segment));
+                }
+                List<Id> first = LikelySituations.of(INDEX.map(), new Marks(marks, situation.facts()), often).likely()
+                        .stream().limit(8).map(LikelySituations.Likely::situation).toList();
+                assertThat(first).as(situation.title()).contains(situation.id());
+            }
+        }
     }
 }

@@ -1,0 +1,92 @@
+package app.narrowgate.exchange.map;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.narrowgate.core.check.ProblemsException;
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** The published schema, read by a validator that is not ours, says the same as the reader. */
+class MapSchemaTest {
+
+    private static final Schema SCHEMA = schema();
+    private static final String SMALL = """
+            {"format":"narrowgate-map/1","title":"One pin","families":[{"id":"mount","title":"Mount"}],
+             "techniques":[{"id":"trap","title":"Trap","checkpoints":["Feet in"],"stance":null}],
+             "situations":[{"id":"low","title":"Low","family":"mount","stage":"settled","held":{"hips":"seat"},
+               "clock":{"seconds":6,"becomes":"tap"},"entry":1,"rest":null}],
+             "outcomes":[{"id":"top","title":"Top","kind":"reversal"},{"id":"tap","title":"Tap","kind":"tap"}],
+             "reactions":[{"id":"r","from":"low","technique":"trap","seconds":1.5,"works":"often",
+               "responses":[{"id":"over","cue":"They go over","often":6,"leads":"top"}]}],
+             "aims":[{"id":"out","title":"Out","worth":{"reversal":1}}],
+             "holds":[{"id":"pin","title":"Pin","kind":"pin","at":["low"],
+               "needs":{"all":[{"id":"n1","title":"Seat low","work":2,"denied":["r"]},{"id":"n2","title":"Knees tight"}]}}]}
+            """.replace(",\"stance\":null", "").replace(",\"rest\":null", "");
+
+    private static Schema schema() {
+        try (InputStream file = MapSchemaTest.class.getResourceAsStream("/formats/narrowgate-map-1.schema.json")) {
+            return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(file);
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static boolean isValid(String text) {
+        return SCHEMA.validate(text, InputFormat.JSON).isEmpty();
+    }
+
+    private static boolean isRead(String text) {
+        try {
+            MapJson.read(text);
+            return true;
+        } catch (ProblemsException e) {
+            return false;
+        }
+    }
+
+    @Test
+    void theDemoMapAndTheSmallestAreValid() {
+        assertThat(SCHEMA.validate(MapJson.writeText(MapFolder.read(Path.of("../demo/map"))), InputFormat.JSON)).isEmpty();
+        assertThat(SCHEMA.validate(SMALL, InputFormat.JSON)).isEmpty();
+        assertThat(isRead(SMALL)).isTrue();
+    }
+
+    /** Each line changes the small map so that its shape or a range is wrong. */
+    @ParameterizedTest
+    @ValueSource(strings = {
+        "\"format\":\"narrowgate-map/1\" > \"format\":\"narrowgate-map/9\"",
+        "\"title\":\"One pin\" > \"title\":\" \"",
+        "\"title\":\"One pin\" > \"titel\":\"One pin\"",
+        "\"title\":\"Low\" > \"title\":\"<b>Low\"",
+        "\"id\":\"trap\" > \"id\":\"Trap it\"",
+        "\"stage\":\"settled\" > \"stage\":\"late\"",
+        "{\"hips\":\"seat\"} > {\"tail\":\"seat\"}",
+        "\"seconds\":6 > \"seconds\":0",
+        "\"seconds\":6 > \"seconds\":\"six\"",
+        "\"entry\":1 > \"entry\":-1",
+        "\"kind\":\"reversal\" > \"kind\":\"win\"",
+        "\"works\":\"often\" > \"works\":\"always\"",
+        "\"works\":\"often\" > \"works\":1.2",
+        "\"often\":6 > \"often\":0",
+        "\"seconds\":1.5 > \"seconds\":121",
+        "\"worth\":{\"reversal\":1} > \"worth\":{\"reversal\":2}",
+        "\"work\":2 > \"work\":6",
+        "\"kind\":\"pin\" > \"kind\":\"clamp\"",
+        "[\"Feet in\"] > \"Feet in\""})
+    void whatTheReaderRefusesIsNotValid(String change) {
+        List<String> parts = List.of(change.split(" > "));
+        String changed = SMALL.replace(parts.get(0), parts.get(1));
+        assertThat(changed).isNotEqualTo(SMALL);
+        assertThat(isRead(changed)).as("read").isFalse();
+        assertThat(isValid(changed)).as("valid").isFalse();
+    }
+}
