@@ -1,10 +1,13 @@
 package app.narrowgate.server.account;
 
+import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 /** Accounts in the database. */
 @Mapper
@@ -15,6 +18,12 @@ interface AccountMapper {
 
     @Select("select id, name, display_name, password_hash, created_at from account where id = #{id}")
     Optional<Account> byId(UUID id);
+
+    @Select("select begun_at is not null from account where id = #{id}")
+    Optional<Boolean> hasBegun(UUID id);
+
+    @Update("update account set begun_at = coalesce(begun_at, #{at}) where id = #{id}")
+    void begin(@Param("id") UUID id, @Param("at") Instant at);
 
     @Select("select count(*) from account")
     int count();

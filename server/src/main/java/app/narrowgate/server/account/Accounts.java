@@ -37,6 +37,16 @@ public class Accounts {
         return account;
     }
 
+    /** True once the person has been led to the first useful act, or has waved it off. */
+    boolean hasBegun(UUID account) {
+        return mapper.hasBegun(account).orElse(false);
+    }
+
+    /** Remembers that the person needs no leading any more. */
+    public void begin(UUID account) {
+        mapper.begin(account, clock.instant().truncatedTo(ChronoUnit.MICROS));
+    }
+
     /** The account of that name and password. Takes as long for a name that nobody has. */
     Optional<Account> matching(String name, String password) {
         Optional<Account> account = mapper.byName(name.toLowerCase(Locale.ROOT));

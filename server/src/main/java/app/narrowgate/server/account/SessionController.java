@@ -28,8 +28,10 @@ import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Signing in and out. */
@@ -43,7 +45,13 @@ class SessionController {
     }
 
     /** Who is signed in; nothing when nobody is. */
-    record Session(boolean signedIn, @Nullable String name, @Nullable String displayName) {
+    record Session(boolean signedIn, @Nullable String name, @Nullable String displayName,
+            @Schema(description = "False on a first visit, until the person has begun") boolean begun) {
+    }
+
+    private Session session(SignedIn who, boolean signedIn) {
+        return signedIn ? new Session(true, who.name(), who.displayName(), accounts.hasBegun(who.id()))
+                : new Session(false, null, null, false);
     }
 
     private final Accounts accounts;
@@ -62,7 +70,14 @@ class SessionController {
     @GetMapping
     @Operation(operationId = "session", summary = "Who is signed in")
     Session session(@AuthenticationPrincipal SignedIn who) {
-        return who == null ? new Session(false, null, null) : new Session(true, who.name(), who.displayName());
+        return session(who, who != null);
+    }
+
+    @PutMapping("/begun")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(operationId = "begin", summary = "The person who is signed in needs no leading any more")
+    void begin(@AuthenticationPrincipal SignedIn who) {
+        accounts.begin(who.id());
     }
 
     @PostMapping
@@ -86,7 +101,7 @@ class SessionController {
         throttle.right(name);
         SignedIn who = new SignedIn(account.get().id(), account.get().name(), account.get().displayName());
         begin(who, request, response);
-        return ResponseEntity.ok(new Session(true, who.name(), who.displayName()));
+        return ResponseEntity.ok(session(who, true));
     }
 
     @DeleteMapping

@@ -8,7 +8,7 @@ import jakarta.annotation.Nullable;
 
 /** How often: a word or a number, never both. */
 @Schema(name = "Likelihood")
-record LikelihoodView(
+public record LikelihoodView(
         @Schema(allowableValues = {"rarely", "sometimes", "often", "usually"}) @Nullable String word,
         @Nullable Double number) {
 
@@ -23,7 +23,7 @@ record LikelihoodView(
      *
      * @throws IllegalArgumentException unless exactly one of word and number is given
      */
-    Likelihood toLikelihood(String name) {
+    public Likelihood toLikelihood(String name) {
         if ((word == null) == (number == null)) {
             throw new IllegalArgumentException(
                     "%s needs either a word (%s) or a number.".formatted(name, Coded.codes(Word.class)));

@@ -1,22 +1,29 @@
 package app.narrowgate.server.map;
 
+import app.narrowgate.core.check.Text;
+import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
-import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.exchange.map.MapJson;
+import app.narrowgate.exchange.map.PartJson;
 import app.narrowgate.server.account.SignedIn;
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
-import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -34,19 +41,48 @@ import org.springframework.web.bind.annotation.RestController;
 class MapController {
 
     /** A map in the list of maps. */
-    record MapSummary(UUID id, String title, int revision) {
+    record MapSummary(UUID id, String title, int revision, boolean archived,
+            @Schema(description = "The map it began as a copy of") @Nullable UUID copiedFrom) {
+        static MapSummary of(MapRow row) {
+            return new MapSummary(row.id(), row.title(), row.head(), row.archivedAt() != null, row.copiedFrom());
+        }
+
+        static MapSummary of(StoredMap stored, UUID copiedFrom) {
+            return new MapSummary(stored.id(), stored.index().map().title(), stored.revision(), false, copiedFrom);
+        }
+    }
+
+    /** A map to begin. */
+    @Schema(name = "NewMap")
+    record NewMap(@NotBlank @Size(max = 90) String title,
+            @Schema(allowableValues = {"reference", "empty", "copy"}) @NotBlank String source,
+            @Schema(description = "The map to copy") @Nullable UUID from) {
+    }
+
+    /** What stands over a map. */
+    @Schema(name = "MapHeadEdit")
+    record MapHeadEdit(@Min(1) int revision, @NotBlank @Size(max = 90) String title,
+            @NotNull @Size(max = 1000) String about) {
+    }
+
+    /** Several parts at once; the summary stands in the history. */
+    @Schema(name = "PartsEdit")
+    record PartsEdit(@Min(1) int revision, @NotBlank @Size(max = 200) String summary,
+            @NotEmpty @Size(max = 200) List<@Valid PartInput> parts) {
     }
 
     private final MapStore store;
+    private final MapViews views;
 
-    MapController(MapStore store) {
+    MapController(MapStore store, MapViews views) {
         this.store = store;
+        this.views = views;
     }
 
     @GetMapping
     @Operation(operationId = "maps", summary = "All maps, oldest first")
     List<MapSummary> maps() {
-        return store.all().stream().map(row -> new MapSummary(row.id(), row.title(), row.head())).toList();
+        return store.all().stream().map(MapSummary::of).toList();
     }
 
     @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
@@ -54,13 +90,59 @@ class MapController {
     @Operation(operationId = "importMap", summary = "Store a map file as a new map")
     MapSummary importMap(@RequestBody String file, @AuthenticationPrincipal SignedIn who) {
         StoredMap stored = store.create(MapJson.read(file), who.id(), "Read from a file");
-        return new MapSummary(stored.id(), stored.index().map().title(), stored.revision());
+        return MapSummary.of(stored, null);
+    }
+
+    @PostMapping("/new")
+    @ResponseStatus(HttpStatus.CREATED)
+    @Operation(operationId = "newMap", summary = "Begin a map from the reference map, from another map, or from empty")
+    MapSummary newMap(@Valid @RequestBody NewMap request, @AuthenticationPrincipal SignedIn who) {
+        return switch (request.source()) {
+            case "reference" -> MapSummary.of(store.create(ReferenceMap.read().titled(request.title().strip()), who.id(),
+                    "Began from the reference map"), null);
+            case "empty" -> MapSummary.of(store.create(ReferenceMap.empty(request.title().strip()), who.id(),
+                    "Began empty"), null);
+            case "copy" -> {
+                if (request.from() == null) {
+                    throw new IllegalArgumentException("Say which map to copy.");
+                }
+                yield MapSummary.of(store.copy(request.from(), request.title().strip(), who), request.from());
+            }
+            default -> throw new IllegalArgumentException(
+                    "A map begins from reference, empty or copy, not from “%s”.".formatted(request.source()));
+        };
+    }
+
+    @PutMapping("/{mapId}")
+    @Operation(operationId = "changeHead", summary = "Rename a map, or change the note about it")
+    MapView changeHead(@PathVariable UUID mapId, @Valid @RequestBody MapHeadEdit edit,
+            @AuthenticationPrincipal SignedIn who) {
+        return views.of(store.edit(mapId, edit.revision(), who, "Named the map “%s”".formatted(edit.title().strip()),
+                map -> map.titled(edit.title().strip()).about(edit.about().strip())));
+    }
+
+    @PutMapping("/{mapId}/archived")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(operationId = "archive", summary = "Put a map away, or take it out again")
+    void archive(@PathVariable UUID mapId, @RequestParam boolean away) {
+        store.archive(mapId, away);
+    }
+
+    @PutMapping("/{mapId}/principles/{principle}/house")
+    @Operation(operationId = "takeStance", summary = "Take a stance for the house, or go by the condition")
+    MapView takeStance(@PathVariable UUID mapId, @PathVariable String principle, @RequestParam @Min(1) int revision,
+            @RequestParam(required = false) String stance, @AuthenticationPrincipal SignedIn who) {
+        Id id = Id.of(principle);
+        Optional<Id> taken = Optional.ofNullable(stance).filter(s -> !s.isBlank()).map(Id::of);
+        return views.of(store.edit(mapId, revision, who, "Took a stance on “%s”".formatted(
+                MapEdits.principle(store.head(mapId).index().map(), id).title()),
+                map -> map.with(MapEdits.principle(map, id).withHouse(taken))));
     }
 
     @GetMapping("/{mapId}")
     @Operation(operationId = "map", summary = "A map with everything in it")
     MapView map(@PathVariable UUID mapId) {
-        return view(store.head(mapId));
+        return views.of(store.head(mapId));
     }
 
     @GetMapping(path = "/{mapId}/file", produces = MediaType.APPLICATION_JSON_VALUE)
@@ -71,117 +153,30 @@ class MapController {
                 .body(MapJson.writeText(store.head(mapId).index().map()));
     }
 
-    @GetMapping("/{mapId}/history")
-    @Operation(operationId = "mapHistory", summary = "Who changed what, newest first")
-    List<RevisionView> history(@PathVariable UUID mapId,
-            @RequestParam(defaultValue = "50") @Min(1) @Max(500) int most) {
-        return store.history(mapId, most).stream().map(RevisionView::of).toList();
+    @PostMapping("/{mapId}/parts")
+    @Operation(operationId = "putParts", summary = "Add or change several parts in one step",
+            description = "They may refer to each other. Faults of the last part are placed within it.")
+    MapView putParts(@PathVariable UUID mapId, @Valid @RequestBody PartsEdit edit, @AuthenticationPrincipal SignedIn who) {
+        String summary = edit.summary().strip();
+        return views.of(store.edit(mapId, edit.revision(), who, summary, map -> {
+            EscapeMap changed = PartJson.putAll(map, edit.parts().stream().map(PartInput::toPut).toList());
+            // After the parts: a summary often quotes them, and a fault is better shown where it was typed.
+            Text.WORDS.require("The summary", summary);
+            return changed;
+        }));
     }
 
     @PostMapping("/{mapId}/undo")
     @Operation(operationId = "undo", summary = "Take the last change back")
     MapView undo(@PathVariable UUID mapId, @RequestParam @Min(1) int revision,
             @AuthenticationPrincipal SignedIn who) {
-        return view(store.undo(mapId, revision, who));
+        return views.of(store.undo(mapId, revision, who));
     }
 
     @PostMapping("/{mapId}/redo")
     @Operation(operationId = "redo", summary = "Bring back what was taken back last")
     MapView redo(@PathVariable UUID mapId, @RequestParam @Min(1) int revision,
             @AuthenticationPrincipal SignedIn who) {
-        return view(store.redo(mapId, revision, who));
-    }
-
-    @PostMapping("/{mapId}/situations/{situation}/reactions")
-    @ResponseStatus(HttpStatus.CREATED)
-    @Operation(operationId = "addReaction", summary = "Teach a reaction in a situation")
-    MapView addReaction(@PathVariable UUID mapId, @PathVariable String situation,
-            @Valid @RequestBody ReactionEdit edit, @AuthenticationPrincipal SignedIn who) {
-        Id from = Id.of(situation);
-        return view(store.edit(mapId, edit.revision(), who, "Added a reaction in " + title(mapId, from),
-                map -> MapEdits.addReaction(map, from, edit)));
-    }
-
-    @PutMapping("/{mapId}/reactions/{reaction}")
-    @Operation(operationId = "changeReaction", summary = "Change a reaction, keeping its responses")
-    MapView changeReaction(@PathVariable UUID mapId, @PathVariable String reaction,
-            @Valid @RequestBody ReactionEdit edit, @AuthenticationPrincipal SignedIn who) {
-        Id id = Id.of(reaction);
-        return view(store.edit(mapId, edit.revision(), who, "Changed “%s”".formatted(reactionTitle(mapId, id)),
-                map -> MapEdits.changeReaction(map, id, edit)));
-    }
-
-    @DeleteMapping("/{mapId}/reactions/{reaction}")
-    @Operation(operationId = "removeReaction", summary = "Take a reaction and its responses out")
-    MapView removeReaction(@PathVariable UUID mapId, @PathVariable String reaction,
-            @RequestParam @Min(1) int revision, @AuthenticationPrincipal SignedIn who) {
-        Id id = Id.of(reaction);
-        return view(store.edit(mapId, revision, who, "Took out “%s”".formatted(reactionTitle(mapId, id)),
-                map -> MapEdits.removeReaction(map, id)));
-    }
-
-    @PostMapping("/{mapId}/reactions/{reaction}/responses")
-    @ResponseStatus(HttpStatus.CREATED)
-    @Operation(operationId = "addResponse", summary = "Add what they do about a reaction",
-            description = "Without a landing it is kept as a question that nobody has answered yet.")
-    MapView addResponse(@PathVariable UUID mapId, @PathVariable String reaction,
-            @Valid @RequestBody ResponseEdit edit, @AuthenticationPrincipal SignedIn who) {
-        Id id = Id.of(reaction);
-        return view(store.edit(mapId, edit.revision(), who, "Added “%s”".formatted(edit.cue().strip()),
-                map -> MapEdits.addResponse(map, id, edit)));
-    }
-
-    @PutMapping("/{mapId}/reactions/{reaction}/responses/{response}")
-    @Operation(operationId = "changeResponse", summary = "Change a response")
-    MapView changeResponse(@PathVariable UUID mapId, @PathVariable String reaction, @PathVariable String response,
-            @Valid @RequestBody ResponseEdit edit, @AuthenticationPrincipal SignedIn who) {
-        Id id = Id.of(reaction);
-        Id responseId = Id.of(response);
-        return view(store.edit(mapId, edit.revision(), who, "Changed “%s”".formatted(edit.cue().strip()),
-                map -> MapEdits.changeResponse(map, id, responseId, edit)));
-    }
-
-    @DeleteMapping("/{mapId}/reactions/{reaction}/responses/{response}")
-    @Operation(operationId = "removeResponse", summary = "Take a response out")
-    MapView removeResponse(@PathVariable UUID mapId, @PathVariable String reaction, @PathVariable String response,
-            @RequestParam @Min(1) int revision, @AuthenticationPrincipal SignedIn who) {
-        Id id = Id.of(reaction);
-        Id responseId = Id.of(response);
-        String cue = MapEdits.response(MapEdits.reaction(store.head(mapId).index().map(), id), responseId).cue();
-        return view(store.edit(mapId, revision, who, "Took out “%s”".formatted(cue),
-                map -> MapEdits.removeResponse(map, id, responseId)));
-    }
-
-    @PutMapping("/{mapId}/rules/{rule}")
-    @Operation(operationId = "changeRule", summary = "Change how a matchup shifts a rate",
-            description = "A map that used the usual table gets a table of its own, with this rule changed.")
-    MapView changeRule(@PathVariable UUID mapId, @PathVariable String rule, @Valid @RequestBody RuleEdit edit,
-            @AuthenticationPrincipal SignedIn who) {
-        Id id = Id.of(rule);
-        return view(store.edit(mapId, edit.revision(), who, "Changed the rule “%s”".formatted(id),
-                map -> MapEdits.changeRule(map, id, edit)));
-    }
-
-    @PutMapping("/{mapId}/matchups/{matchup}")
-    @Operation(operationId = "putMatchup", summary = "Save a matchup, new or changed")
-    MapView putMatchup(@PathVariable UUID mapId, @PathVariable String matchup, @Valid @RequestBody MatchupEdit edit,
-            @AuthenticationPrincipal SignedIn who) {
-        Id id = Id.of(matchup);
-        return view(store.edit(mapId, edit.revision(), who, "Saved the matchup “%s”".formatted(edit.title().strip()),
-                map -> map.with(edit.toMatchup(id))));
-    }
-
-    private String title(UUID mapId, Id situation) {
-        MapIndex index = store.head(mapId).index();
-        return index.situation(situation).map(s -> "“" + s.title() + "”").orElse(situation.value());
-    }
-
-    private String reactionTitle(UUID mapId, Id reaction) {
-        MapIndex index = store.head(mapId).index();
-        return index.reactionTitle(MapEdits.reaction(index.map(), reaction));
-    }
-
-    private MapView view(StoredMap stored) {
-        return MapView.of(stored, store.undoable(stored.id()).orElse(null), store.redoable(stored.id()).orElse(null));
+        return views.of(store.redo(mapId, revision, who));
     }
 }

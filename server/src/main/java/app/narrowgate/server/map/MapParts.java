@@ -62,6 +62,11 @@ final class MapParts {
         return MapJson.read(root);
     }
 
+    /** A part's content; null for a part that is not there. */
+    static JsonNode json(PartRow row) {
+        return row == null ? null : JSON.readTree(row.body());
+    }
+
     /** The map's title in its head part. */
     static String titleOf(PartRow head) {
         return JSON.readTree(head.body()).get("title").stringValue();

@@ -3,6 +3,11 @@ package app.narrowgate.server.map;
 import java.time.Instant;
 import java.util.UUID;
 
-/** A map in the database; {@code head} is its newest revision. */
-record MapRow(UUID id, String title, int head, Instant createdAt) {
+/**
+ * A map in the database; {@code head} is its newest revision.
+ *
+ * @param archivedAt when it was put away; null while it is in use
+ * @param copiedFrom the map it began as a copy of; null otherwise
+ */
+record MapRow(UUID id, String title, int head, Instant createdAt, Instant archivedAt, UUID copiedFrom) {
 }

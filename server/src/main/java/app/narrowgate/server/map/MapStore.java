@@ -2,6 +2,7 @@ package app.narrowgate.server.map;
 
 import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.ProblemsException;
+import app.narrowgate.core.check.Text;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.MapRules;
@@ -12,8 +13,8 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,6 +24,8 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
  * Maps and their history. Every change is a revision that stores only the parts it touches; any revision can be put
@@ -37,7 +40,11 @@ public class MapStore {
 
     private final MapMapper mapper;
     private final Clock clock;
-    private final Map<UUID, StoredMap> heads = new ConcurrentHashMap<>();
+    private final Map<UUID, Head> heads = new ConcurrentHashMap<>();
+
+    /** A map's newest state as far as it is known here, with the parts as they are stored. */
+    private record Head(StoredMap map, Map<PartKey, PartRow> parts) {
+    }
 
     MapStore(MapMapper mapper, Clock clock) {
         this.mapper = mapper;
@@ -79,21 +86,38 @@ public class MapStore {
     }
 
     private StoredMap at(MapRow row) {
-        StoredMap known = heads.get(row.id());
-        if (known != null && known.revision() == row.head()) {
+        return headOf(row).map();
+    }
+
+    private Head headOf(MapRow row) {
+        Head known = heads.get(row.id());
+        if (known != null && known.map().revision() == row.head()) {
             return known;
         }
-        StoredMap loaded = new StoredMap(row.id(), row.head(),
-                MapIndex.of(MapParts.toMap(mapper.partsAt(row.id(), row.head()))));
+        List<PartRow> rows = mapper.partsAt(row.id(), row.head());
+        Map<PartKey, PartRow> parts = new LinkedHashMap<>();
+        rows.forEach(part -> parts.put(part.key(), part));
+        Head loaded = new Head(new StoredMap(row.id(), row.head(), MapIndex.of(MapParts.toMap(rows))), parts);
         heads.put(row.id(), loaded);
         return loaded;
+    }
+
+    /** Remembers a state once it is surely stored; putting a large map together from the database takes its time. */
+    private void rememberAfterCommit(Head head) {
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                heads.merge(head.map().id(), head,
+                        (known, next) -> known.map().revision() > next.map().revision() ? known : next);
+            }
+        });
     }
 
     /** Stores a new map. */
     @Transactional
     public StoredMap create(EscapeMap map, UUID author, String summary) {
         requireSound(map);
-        MapRow row = new MapRow(UUID.randomUUID(), map.title(), 1, now());
+        MapRow row = new MapRow(UUID.randomUUID(), map.title(), 1, now(), null, null);
         mapper.insert(row);
         mapper.insertRevision(row.id(), new RevisionRow(1, "edit", null, author, null, now(), summary));
         insert(row.id(), MapParts.begun(Map.of(), MapParts.of(map, 1)));
@@ -115,8 +139,8 @@ public class MapStore {
             throw new IllegalArgumentException(
                     "The revision is %d; it must lie between 1 and %d.".formatted(base, row.head()));
         }
-        Map<PartKey, PartRow> before = present(row);
-        EscapeMap changed = change.apply(at(row).index().map());
+        Map<PartKey, PartRow> before = headOf(row).parts();
+        EscapeMap changed = base == row.head() ? change.apply(at(row).index().map()) : merged(row, base, before, change);
         requireSound(changed);
         int next = row.head() + 1;
         Map<PartKey, PartRow> after = MapParts.of(changed, next);
@@ -125,25 +149,48 @@ public class MapStore {
         if (begun.isEmpty() && ended.isEmpty()) {
             return at(row);
         }
-        refuseIfStale(id, base, begun, ended);
         store(row, new RevisionRow(next, "edit", null, author.id(), null, now(), summary), begun, ended);
-        return new StoredMap(id, next, MapIndex.of(changed));
+        Map<PartKey, PartRow> parts = new LinkedHashMap<>(before);
+        ended.forEach(key -> {
+            if (!after.containsKey(key)) {
+                parts.remove(key);
+            }
+        });
+        begun.forEach(part -> parts.put(part.key(), part));
+        StoredMap stored = new StoredMap(id, next, MapIndex.of(changed));
+        rememberAfterCommit(new Head(stored, parts));
+        return stored;
     }
 
-    private Map<PartKey, PartRow> present(MapRow row) {
-        Map<PartKey, PartRow> present = new LinkedHashMap<>();
-        mapper.partsAt(row.id(), row.head()).forEach(part -> present.put(part.key(), part));
-        return present;
-    }
-
-    private void refuseIfStale(UUID id, int base, List<PartRow> begun, List<PartKey> ended) {
-        Set<PartKey> touched = new HashSet<>(ended);
-        begun.forEach(part -> touched.add(part.key()));
-        touched.retainAll(new HashSet<>(mapper.changedAfter(id, base)));
-        if (touched.isEmpty()) {
-            return;
+    /** A change made on an older revision, brought together with what has happened since. */
+    private EscapeMap merged(MapRow row, int base, Map<PartKey, PartRow> head, UnaryOperator<EscapeMap> change) {
+        Map<PartKey, PartRow> then = new LinkedHashMap<>();
+        mapper.partsAt(row.id(), base).forEach(part -> then.put(part.key(), part));
+        Map<PartKey, PartRow> mine = MapParts.of(change.apply(MapParts.toMap(List.copyOf(then.values()))), base);
+        Map<PartKey, PartRow> merged = new LinkedHashMap<>(head);
+        Set<PartKey> keys = new LinkedHashSet<>(then.keySet());
+        keys.addAll(mine.keySet());
+        Set<PartKey> touched = new LinkedHashSet<>();
+        for (PartKey key : keys) {
+            Optional<PartMerge.Merged> part = PartMerge.merge(MapParts.json(then.get(key)), MapParts.json(mine.get(key)),
+                    MapParts.json(head.get(key)));
+            if (part.isEmpty()) {
+                touched.add(key);
+            } else if (part.get().node() == null) {
+                merged.remove(key);
+            } else {
+                merged.put(key, new PartRow(key.list(), key.partId(), base, null, 0, part.get().node().toString()));
+            }
         }
-        throw stale(id, base, "Somebody changed the same part while you were editing. Nothing was overwritten. "
+        if (touched.isEmpty()) {
+            try {
+                return MapParts.toMap(List.copyOf(merged.values()));
+            } catch (ProblemsException e) {
+                throw stale(row.id(), base, "What you changed no longer fits what somebody else changed: "
+                        + e.problems().get(0).message() + " Nothing was overwritten.", Set.of());
+            }
+        }
+        throw stale(row.id(), base, "Somebody changed the same part while you were editing. Nothing was overwritten. "
                 + "Look at what changed, then save yours over it or take theirs.", touched);
     }
 
@@ -221,6 +268,76 @@ public class MapStore {
         int shown = undo ? target.number() : target.target();
         store(row, new RevisionRow(next, kind, shown, author.id(), null, now(), target.summary()), begun, touched);
         return head(id);
+    }
+
+    /** Makes the map as it was at revision {@code to} the newest one; nothing between is lost. */
+    @Transactional
+    public StoredMap restore(UUID id, int base, SignedIn author, int to) {
+        MapRow row = row(mapper.lock(id), id);
+        if (base != row.head()) {
+            throw stale(id, base, "The map has changed since you looked. Look at what changed, then try again.", Set.of());
+        }
+        if (to < 1 || to > row.head()) {
+            throw new NotFoundException("The map has no revision %d; the newest is %d.".formatted(to, row.head()));
+        }
+        Map<PartKey, PartRow> before = headOf(row).parts();
+        Map<PartKey, PartRow> then = new LinkedHashMap<>();
+        mapper.partsAt(id, to).forEach(part -> then.put(part.key(), part));
+        int next = row.head() + 1;
+        List<PartRow> begun = then.values().stream()
+                .filter(part -> !before.containsKey(part.key()) || !before.get(part.key()).body().equals(part.body()))
+                .map(part -> new PartRow(part.list(), part.partId(), next, null, part.position(), part.body())).toList();
+        List<PartKey> ended = MapParts.ended(before, then);
+        if (begun.isEmpty() && ended.isEmpty()) {
+            return at(row);
+        }
+        store(row, new RevisionRow(next, "restore", to, author.id(), null, now(), "Went back to revision " + to), begun,
+                ended);
+        return head(id);
+    }
+
+    /** A new map that begins as another one is now. */
+    @Transactional
+    public StoredMap copy(UUID from, String title, SignedIn author) {
+        StoredMap source = head(from);
+        StoredMap copy = create(source.index().map().titled(title), author.id(),
+                "Copied from “%s”".formatted(source.index().map().title()));
+        mapper.copied(copy.id(), from);
+        return copy;
+    }
+
+    /** Puts a map away, or takes it out again. */
+    @Transactional
+    public void archive(UUID id, boolean away) {
+        row(mapper.lock(id), id);
+        mapper.archive(id, away ? now() : null);
+    }
+
+    /** What differs between two revisions, in the map's words. */
+    List<MapDifference.Change> difference(UUID id, int from, int to) {
+        return MapDifference.between(at(id, from), at(id, to));
+    }
+
+    @Transactional
+    VersionRow name(UUID id, int revision, String name, SignedIn author) {
+        at(id, revision);
+        Text.TITLE.require("The version's name", name.strip());
+        VersionRow version = new VersionRow(UUID.randomUUID(), revision, name.strip(), author.id(), author.displayName(),
+                now());
+        mapper.insertVersion(id, version);
+        return version;
+    }
+
+    List<VersionRow> versions(UUID id) {
+        row(mapper.byId(id), id);
+        return mapper.versions(id);
+    }
+
+    @Transactional
+    void unname(UUID id, UUID version) {
+        if (mapper.deleteVersion(id, version) == 0) {
+            throw new NotFoundException("There is no such named version; it may have been taken out meanwhile.");
+        }
     }
 
     private static void requireSound(EscapeMap map) {

@@ -4,6 +4,7 @@ import app.narrowgate.core.map.Aim;
 import app.narrowgate.core.map.Clock;
 import app.narrowgate.core.map.Coded;
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.Movement;
@@ -25,10 +26,10 @@ import java.util.UUID;
 
 /** A map as the client sees it: the open format's content, with the revision and what can be undone. */
 @Schema(name = "Map")
-record MapView(UUID id, int revision, String title, String about, List<Named> families, List<Named> facts,
+public record MapView(UUID id, int revision, String title, String about, List<Named> families, List<Named> facts,
         List<MovementView> movements, List<PrincipleView> principles, List<TechniqueView> techniques,
         List<SituationView> situations, List<OutcomeView> outcomes, List<ReactionView> reactions, List<AimView> aims,
-        List<MatchupView> matchups, List<RuleView> rules,
+        List<MatchupView> matchups, List<RuleView> rules, List<HoldTitle> holds,
         @Nullable RevisionView undo, @Nullable RevisionView redo) {
 
     /** Something with a title. */
@@ -36,11 +37,18 @@ record MapView(UUID id, int revision, String title, String about, List<Named> fa
     }
 
     @Schema(name = "Principle")
-    record PrincipleView(String id, String title, List<Named> stances) {
+    record PrincipleView(String id, String title, String condition, List<StanceView> stances,
+            @Schema(description = "The stance the house has taken; missing where it goes by the condition")
+            @Nullable String house) {
         static PrincipleView of(Principle p) {
-            return new PrincipleView(p.id().value(), p.title(),
-                    p.stances().stream().map(s -> new Named(s.id().value(), s.title())).toList());
+            return new PrincipleView(p.id().value(), p.title(), p.condition(), p.stances().stream()
+                    .map(s -> new StanceView(s.id().value(), s.title(), s.wants())).toList(),
+                    p.house().map(Id::value).orElse(null));
         }
+    }
+
+    @Schema(name = "Stance")
+    record StanceView(String id, String title, String wants) {
     }
 
     @Schema(name = "Technique")
@@ -135,6 +143,14 @@ record MapView(UUID id, int revision, String title, String about, List<Named> fa
         }
     }
 
+    @Schema(name = "HoldTitle", description = "A pin or a finish; what it needs is asked for on its own")
+    record HoldTitle(String id, String title, @Schema(allowableValues = {"pin", "finish"}) String kind,
+            List<String> at) {
+        static HoldTitle of(Hold h) {
+            return new HoldTitle(h.id().value(), h.title(), h.kind().code(), h.at().stream().map(Id::value).toList());
+        }
+    }
+
     private static List<String> codes(Set<? extends Coded> codes) {
         return codes.stream().map(Coded::code).sorted().toList();
     }
@@ -153,6 +169,7 @@ record MapView(UUID id, int revision, String title, String about, List<Named> fa
                 map.aims().stream().map(AimView::of).toList(),
                 map.matchups().stream().map(MatchupView::of).toList(),
                 map.rulesInForce().stream().map(RuleView::of).toList(),
+                map.holds().stream().map(HoldTitle::of).toList(),
                 undo == null ? null : RevisionView.of(undo), redo == null ? null : RevisionView.of(redo));
     }
 

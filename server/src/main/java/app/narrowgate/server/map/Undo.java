@@ -28,7 +28,7 @@ final class Undo {
     static Optional<RevisionRow> redoTarget(List<RevisionRow> newestFirst) {
         int broughtBack = 0;
         for (RevisionRow revision : newestFirst) {
-            if (revision.kind().equals("edit")) {
+            if (revision.kind().equals("edit") || revision.kind().equals("restore")) {
                 return Optional.empty();
             }
             if (revision.kind().equals("redo")) {

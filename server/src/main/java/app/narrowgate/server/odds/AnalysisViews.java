@@ -2,6 +2,7 @@ package app.narrowgate.server.odds;
 
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.odds.CommonStories;
 import app.narrowgate.core.odds.Flow;
 import app.narrowgate.core.odds.LateCurve;
 import app.narrowgate.core.odds.NarrowGates;
@@ -9,6 +10,7 @@ import app.narrowgate.core.odds.RestAdvice;
 import app.narrowgate.core.odds.RoundSimulation;
 import app.narrowgate.core.odds.Sensitivities;
 import app.narrowgate.core.odds.SmallestCut;
+import app.narrowgate.core.odds.StanceComparison;
 import app.narrowgate.core.odds.StoryTeller;
 import app.narrowgate.core.odds.WorthBreakdown;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -67,10 +69,12 @@ final class AnalysisViews {
 
     @Schema(name = "NarrowGate")
     record GateView(String reaction, String situation, double startWithout, double lost,
-            Map<String, Double> situations) {
+            Map<String, Double> situations,
+            @Schema(description = "A first-order estimate, as for the less costly ones of a very large map")
+            boolean estimated) {
         static GateView of(NarrowGates.Gate g) {
             return new GateView(g.reaction().value(), g.situation().value(), g.startWithout(), g.lost(),
-                    byValue(g.situations()));
+                    byValue(g.situations()), g.estimated());
         }
     }
 
@@ -95,11 +99,16 @@ final class AnalysisViews {
     }
 
     @Schema(name = "Flow")
-    record FlowView(List<Map<String, Double>> exchanges, List<FlowLinkView> links) {
+    record FlowView(@Schema(description = "The start first, then one an exchange") List<FlowExchangeView> exchanges,
+            List<FlowLinkView> links) {
         static FlowView of(Flow f) {
-            return new FlowView(f.exchanges().stream().map(AnalysisViews::byValue).toList(), f.links().stream()
+            return new FlowView(f.exchanges().stream().map(e -> new FlowExchangeView(byValue(e))).toList(), f.links().stream()
                     .map(l -> new FlowLinkView(l.exchange(), l.from().value(), l.to().value(), l.count())).toList());
         }
+    }
+
+    @Schema(name = "FlowExchange")
+    record FlowExchangeView(@Schema(description = "How many of 100 are at a place") Map<String, Double> places) {
     }
 
     @Schema(name = "FlowLink")
@@ -138,6 +147,42 @@ final class AnalysisViews {
     record StepView(String situation, @Nullable String reaction,
             @Schema(allowableValues = {"too-slow", "stuffed", "response", "waited"}) String event,
             @Nullable String response, String lands, double seconds) {
+    }
+
+    @Schema(name = "CommonStory")
+    record CommonStoryView(@Schema(description = "Chance that a round goes exactly so, in [0,1]") double chance,
+            List<CommonStepView> steps, String end,
+            @Schema(description = "The same in words, a sentence a step") List<String> words) {
+        static CommonStoryView of(MapIndex index, CommonStories.Story s) {
+            return new CommonStoryView(s.chance(), s.steps().stream().map(t -> new CommonStepView(t.situation().value(),
+                    orNull(t.reaction()), t.event().code(), orNull(t.response()), t.lands().value())).toList(),
+                    s.end().value(), StoryTeller.tell(index, s));
+        }
+    }
+
+    @Schema(name = "CommonStep")
+    record CommonStepView(String situation, @Nullable String reaction,
+            @Schema(allowableValues = {"too-slow", "stuffed", "response", "waited"}) String event,
+            @Nullable String response, String lands) {
+    }
+
+    @Schema(name = "StanceComparison")
+    record StanceComparisonView(String principle, @Nullable String chosen, double byCondition,
+            List<StanceChoiceView> choices) {
+        static StanceComparisonView of(StanceComparison c) {
+            return new StanceComparisonView(c.principle().value(), orNull(c.chosen()), c.byCondition(),
+                    c.choices().stream().map(o -> new StanceChoiceView(o.stance().value(), o.start(),
+                            o.teaches().stream().map(Id::value).toList(), o.leaves().stream().map(Id::value).toList(),
+                            byValue(o.situations()))).toList());
+        }
+    }
+
+    @Schema(name = "StanceChoice")
+    record StanceChoiceView(String stance, double start,
+            @Schema(description = "Reactions that take this stance") List<String> teaches,
+            @Schema(description = "Reactions nobody would be taught any more") List<String> leaves,
+            @Schema(description = "Change of each situation against going by the condition")
+            Map<String, Double> situations) {
     }
 
     private static String orNull(Optional<Id> id) {

@@ -26,9 +26,9 @@ public class AnswerStore {
             return new Question(map.id(), map.revision(), setting, about);
         }
 
-        /** A tag that changes whenever the answer could. */
+        /** A tag that changes whenever the answer could; a weak one, for a strong one forbids compressing the answer. */
         public String tag() {
-            return "\"%d-%08x%08x\"".formatted(revision, map.hashCode(), toString().hashCode());
+            return "W/\"%d-%08x%08x\"".formatted(revision, map.hashCode(), toString().hashCode());
         }
     }
 

@@ -1,20 +1,27 @@
 package app.narrowgate.server.odds;
 
 import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.odds.AdjointSensitivity;
+import app.narrowgate.core.odds.CommonStories;
 import app.narrowgate.core.odds.CutSearch;
 import app.narrowgate.core.odds.Explainer;
 import app.narrowgate.core.odds.Flow;
 import app.narrowgate.core.odds.GateSweep;
 import app.narrowgate.core.odds.LateCurve;
+import app.narrowgate.core.odds.OddsSolver;
 import app.narrowgate.core.odds.Progress;
 import app.narrowgate.core.odds.RestAdvice;
 import app.narrowgate.core.odds.RoundSimulation;
 import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.odds.StanceComparison;
+import app.narrowgate.core.odds.Worths;
 import app.narrowgate.server.map.MapStore;
+import app.narrowgate.server.map.PreviewRequest;
 import app.narrowgate.server.map.StoredMap;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
@@ -31,6 +38,8 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -59,7 +68,16 @@ class OddsController {
             @Valid @ModelAttribute @ParameterObject OddsQuestion question,
             @Parameter(hidden = true) WebRequest request) {
         return answer(mapId, question, "odds-view", request, (map, setting) -> OddsView.of(map.revision(),
-                odds.odds(map, setting), odds.odds(map, setting.withRead(1))));
+                odds.odds(map, setting), Worths.solve(map.index(), setting.withRead(1))));
+    }
+
+    @GetMapping("/overview")
+    @Operation(operationId = "oddsOverview", summary = "What each situation is worth, without its reactions")
+    ResponseEntity<OverviewView> overview(@PathVariable UUID mapId,
+            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @Parameter(hidden = true) WebRequest request) {
+        return answer(mapId, question, "overview", request, (map, setting) -> OverviewView.of(map.revision(),
+                odds.odds(map, setting), Worths.solve(map.index(), setting.withRead(1))));
     }
 
     @GetMapping("/explanation")
@@ -122,6 +140,41 @@ class OddsController {
         Optional<Id> start = Optional.ofNullable(from).map(Id::of);
         return answer(mapId, question, "flow " + start + exchanges, request, (map, setting) ->
                 AnalysisViews.FlowView.of(Flow.of(map.index(), setting, start, exchanges)));
+    }
+
+    @GetMapping("/stories")
+    @Operation(operationId = "stories", summary = "The commonest ways a round goes, likeliest first")
+    ResponseEntity<List<AnalysisViews.CommonStoryView>> stories(@PathVariable UUID mapId,
+            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @Parameter(description = "A situation; the map's starts when missing") @RequestParam(required = false)
+            String from,
+            @RequestParam(defaultValue = "3") @Min(1) @Max(20) int most,
+            @Parameter(hidden = true) WebRequest request) {
+        Optional<Id> start = Optional.ofNullable(from).map(Id::of);
+        return answer(mapId, question, "stories " + start + most, request, (map, setting) ->
+                CommonStories.of(map.index(), setting, start, most).stream()
+                        .map(story -> AnalysisViews.CommonStoryView.of(map.index(), story)).toList());
+    }
+
+    @GetMapping("/stances")
+    @Operation(operationId = "stances", summary = "What each stance on each principle is worth")
+    ResponseEntity<List<AnalysisViews.StanceComparisonView>> stances(@PathVariable UUID mapId,
+            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @Parameter(hidden = true) WebRequest request) {
+        return answer(mapId, question, "stances", request, (map, setting) ->
+                StanceComparison.of(map.index(), setting).stream()
+                        .map(AnalysisViews.StanceComparisonView::of).toList());
+    }
+
+    @PostMapping("/preview")
+    @Operation(operationId = "preview", summary = "The odds if parts were added or changed; nothing is stored")
+    OverviewView preview(@PathVariable UUID mapId, @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @Valid @RequestBody PreviewRequest request) {
+        StoredMap map = maps.head(mapId);
+        MapIndex changed = request.in(map);
+        Setting setting = question.toSetting(changed);
+        return OverviewView.of(map.revision(), OddsSolver.solve(changed, setting),
+                Worths.solve(changed, setting.withRead(1)));
     }
 
     @GetMapping("/rest")

@@ -41,12 +41,15 @@ public record OddsQuestion(
         @Parameter(description = "adults or children, over the saved matchup's") @Nullable String age,
         @Parameter(description = "novice, intermediate or advanced, over the saved matchup's") @Nullable String level,
         @Parameter(description = "Injuries, over the saved matchup's") @Nullable @Size(max = 8) List<String> injury,
-        @Parameter(description = "The house's stances, each written principle/stance; others go by condition",
+        @Parameter(description = "Stances, each written principle/stance, or principle/any to go by its condition; "
+                + "the house's own for the others",
                 example = "near-hand/upper-arm") @Nullable @Size(max = 50) List<String> stance,
         @Parameter(description = "Seconds to react at all", example = "0.2")
         @Nullable @DecimalMin("0") @DecimalMax("10") Double thinkBase,
         @Parameter(description = "Seconds for each doubling of the choices", example = "0.15")
         @Nullable @DecimalMin("0") @DecimalMax("10") Double thinkPerBit) {
+
+    private static final String BY_CONDITION = "any";
 
     /**
      * The setting for a map.
@@ -79,21 +82,23 @@ public record OddsQuestion(
     }
 
     private Map<Id, Id> toStances(MapIndex index) {
-        Map<Id, Id> stances = new LinkedHashMap<>();
+        Map<Id, Id> stances = new LinkedHashMap<>(index.map().houseStances());
         for (String written : stance == null ? List.<String>of() : stance) {
             String[] parts = written.split("/", -1);
-            if (parts.length != 2 || !isStance(index, parts[0], parts[1])) {
+            Principle principle = parts.length != 2 ? null : index.map().principles().stream()
+                    .filter(p -> p.id().value().equals(parts[0])).findFirst().orElse(null);
+            if (principle == null || !parts[1].equals(BY_CONDITION)
+                    && principle.stances().stream().noneMatch(s -> s.id().value().equals(parts[1]))) {
                 throw new IllegalArgumentException(
                         "“%s” is not a stance on this map; write principle/stance.".formatted(written));
             }
-            stances.put(Id.of(parts[0]), Id.of(parts[1]));
+            if (parts[1].equals(BY_CONDITION)) {
+                stances.remove(principle.id());
+            } else {
+                stances.put(principle.id(), Id.of(parts[1]));
+            }
         }
         return stances;
-    }
-
-    private static boolean isStance(MapIndex index, String principle, String stance) {
-        return index.map().principles().stream().filter(p -> p.id().value().equals(principle))
-                .map(Principle::stances).flatMap(List::stream).anyMatch(s -> s.id().value().equals(stance));
     }
 
     private static <T> T or(T value, T otherwise) {

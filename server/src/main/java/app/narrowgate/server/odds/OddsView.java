@@ -6,6 +6,7 @@ import app.narrowgate.core.odds.Odds;
 import app.narrowgate.core.odds.ReactionOdds;
 import app.narrowgate.core.odds.ResponseOdds;
 import app.narrowgate.core.odds.SituationOdds;
+import app.narrowgate.core.odds.Worths;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
 import java.util.LinkedHashMap;
@@ -13,7 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 
-/** Odds as the client sees them; every worth and chance in [0,1]. */
+/** Odds as the client sees them; every worth and chance in [0,1], to nine decimals: what is certified is 1e-6. */
 @Schema(name = "Odds")
 record OddsView(int revision, String aim, String matchup, double read, double late, double start, double forced,
         boolean converged,
@@ -29,12 +30,12 @@ record OddsView(int revision, String aim, String matchup, double read, double la
             @Nullable Double exchanges,
             @Schema(description = "Expected seconds until the end, without what responses take")
             @Nullable Double seconds, List<ReactionOddsView> reactions) {
-        static SituationOddsView of(SituationOdds odds, SituationOdds forced) {
+        static SituationOddsView of(SituationOdds odds, double forced) {
             Map<String, Double> ends = new LinkedHashMap<>();
-            odds.ends().forEach((kind, chance) -> ends.put(kind.code(), chance));
-            return new SituationOddsView(odds.worth(), odds.lower(), odds.upper(),
-                    odds.best().map(Id::value).orElse(null), odds.margin(), odds.stop(), forced.worth(),
-                    odds.guardOrBetter(), odds.halfOrBetter(), ends, orNull(odds.exchanges()),
+            odds.ends().forEach((kind, chance) -> ends.put(kind.code(), nine(chance)));
+            return new SituationOddsView(nine(odds.worth()), nine(odds.lower()), nine(odds.upper()),
+                    odds.best().map(Id::value).orElse(null), nine(odds.margin()), odds.stop(), nine(forced),
+                    nine(odds.guardOrBetter()), nine(odds.halfOrBetter()), ends, orNull(odds.exchanges()),
                     orNull(odds.seconds()),
                     odds.reactions().stream().map(ReactionOddsView::of).toList());
         }
@@ -45,16 +46,17 @@ record OddsView(int revision, String aim, String matchup, double read, double la
             double works, double underWay, double worth, List<ResponseOddsView> responses) {
         static ReactionOddsView of(ReactionOdds odds) {
             return new ReactionOddsView(odds.reaction().value(), odds.usable(),
-                    odds.closedBy().stream().map(ClosingView::of).toList(), odds.takes(), odds.inTime(), odds.works(),
-                    odds.underWay(), odds.worth(), odds.responses().stream().map(ResponseOddsView::of).toList());
+                    odds.closedBy().stream().map(ClosingView::of).toList(), nine(odds.takes()), nine(odds.inTime()),
+                    nine(odds.works()), nine(odds.underWay()), nine(odds.worth()),
+                    odds.responses().stream().map(ResponseOddsView::of).toList());
         }
     }
 
     @Schema(name = "ResponseOdds")
     record ResponseOddsView(String response, double chance, String lands, boolean answered, double worth) {
         static ResponseOddsView of(ResponseOdds odds) {
-            return new ResponseOddsView(odds.response().value(), odds.chance(), odds.lands().value(),
-                    odds.answered(), odds.worth());
+            return new ResponseOddsView(odds.response().value(), nine(odds.chance()), odds.lands().value(),
+                    odds.answered(), nine(odds.worth()));
         }
     }
 
@@ -67,14 +69,19 @@ record OddsView(int revision, String aim, String matchup, double read, double la
     }
 
     private static Double orNull(OptionalDouble value) {
-        return value.isPresent() ? value.getAsDouble() : null;
+        return value.isPresent() ? nine(value.getAsDouble()) : null;
     }
 
-    static OddsView of(int revision, Odds odds, Odds forced) {
+    /** To nine decimals; the rest is noise of the arithmetic and nearly half of what would be sent. */
+    static double nine(double value) {
+        return Math.rint(value * 1e9) / 1e9;
+    }
+
+    static OddsView of(int revision, Odds odds, Worths forced) {
         Map<String, SituationOddsView> situations = new LinkedHashMap<>();
-        odds.situations().forEach((id, at) -> situations.put(id.value(), SituationOddsView.of(at, forced.at(id))));
+        odds.situations().forEach((id, at) -> situations.put(id.value(), SituationOddsView.of(at, forced.at().get(id))));
         return new OddsView(revision, odds.setting().aim().value(), odds.setting().matchup().id().value(),
-                odds.setting().read(), odds.setting().late(), odds.start(), forced.start(),
+                odds.setting().read(), odds.setting().late(), nine(odds.start()), nine(forced.start()),
                 odds.converged() && forced.converged(), situations);
     }
 }

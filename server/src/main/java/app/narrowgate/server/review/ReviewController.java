@@ -1,24 +1,45 @@
 package app.narrowgate.server.review;
 
+import app.narrowgate.core.map.Coded;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.review.Comparison;
+import app.narrowgate.core.review.Finding;
 import app.narrowgate.core.review.MapReview;
+import app.narrowgate.core.review.Mends;
+import app.narrowgate.server.account.SignedIn;
 import app.narrowgate.server.map.MapStore;
+import app.narrowgate.server.map.MapView;
+import app.narrowgate.server.map.MapViews;
 import app.narrowgate.server.map.StoredMap;
 import app.narrowgate.server.odds.AnswerStore;
 import app.narrowgate.server.odds.OddsQuestion;
+import app.narrowgate.server.problem.NotFoundException;
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springdoc.core.annotations.ParameterObject;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Holes in a map, and what changed. */
@@ -27,12 +48,28 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "review")
 class ReviewController {
 
+    /** A finding and why it is none. */
+    @Schema(name = "NewDismissal")
+    record NewDismissal(@NotBlank @Size(max = 40) String kind, @NotBlank @Size(max = 64) String place,
+            @Nullable @Size(max = 64) String response, @NotBlank @Size(max = 400) String reason) {
+    }
+
+    /** A finding and which of its mends to take. */
+    @Schema(name = "MendRequest")
+    record MendRequest(@Min(1) int revision, @NotBlank @Size(max = 40) String kind, @NotBlank @Size(max = 64) String place,
+            @NotBlank @Size(max = 200) String mend) {
+    }
+
     private final MapStore maps;
     private final AnswerStore answers;
+    private final Dismissals dismissals;
+    private final MapViews views;
 
-    ReviewController(MapStore maps, AnswerStore answers) {
+    ReviewController(MapStore maps, AnswerStore answers, Dismissals dismissals, MapViews views) {
         this.maps = maps;
         this.answers = answers;
+        this.dismissals = dismissals;
+        this.views = views;
     }
 
     @GetMapping("/review")
@@ -41,8 +78,49 @@ class ReviewController {
             @Valid @ModelAttribute @ParameterObject OddsQuestion question) {
         StoredMap map = maps.head(mapId);
         Setting setting = question.toSetting(map.index());
-        return answers.answer(AnswerStore.Question.of(map, setting, "review"),
-                () -> MapReview.of(map.index(), setting).stream().map(ReviewViews.FindingView::of).toList());
+        Map<Dismissals.Key, Dismissals.Row> dismissed = dismissals.of(mapId);
+        return answers.answer(AnswerStore.Question.of(map, setting, "review"), () -> MapReview.of(map.index(), setting)
+                .stream().map(finding -> ReviewViews.FindingView.of(map.index(), finding)).toList()).stream()
+                .map(view -> view.dismissed(dismissed.get(view.key()))).toList();
+    }
+
+    @PutMapping("/review/dismissals")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(operationId = "dismissFinding", summary = "Say why a finding is none")
+    void dismiss(@PathVariable UUID mapId, @Valid @RequestBody NewDismissal dismissal,
+            @AuthenticationPrincipal SignedIn who) {
+        maps.head(mapId);
+        Coded.require(Finding.Kind.class, "The kind", dismissal.kind());
+        dismissals.dismiss(mapId, key(dismissal.kind(), dismissal.place(), dismissal.response()), dismissal.reason(), who);
+    }
+
+    @DeleteMapping("/review/dismissals")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(operationId = "takeBackDismissal", summary = "Let a dismissed finding count again")
+    void takeBack(@PathVariable UUID mapId, @RequestParam String kind, @RequestParam String place,
+            @RequestParam(required = false) String response) {
+        dismissals.takeBack(mapId, key(kind, place, response));
+    }
+
+    private static Dismissals.Key key(String kind, String place, String response) {
+        return new Dismissals.Key(kind, place, response == null ? "" : response);
+    }
+
+    @PostMapping("/review/mend")
+    @Operation(operationId = "mend", summary = "Do what a finding offers to be done about it",
+            description = "It is a change like any other and can be undone.")
+    MapView mend(@PathVariable UUID mapId, @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @Valid @RequestBody MendRequest request, @AuthenticationPrincipal SignedIn who) {
+        Finding.Kind kind = Coded.require(Finding.Kind.class, "The kind", request.kind());
+        Id place = Id.of(request.place());
+        StoredMap seen = maps.head(mapId);
+        Finding finding = MapReview.of(seen.index(), question.toSetting(seen.index())).stream()
+                .filter(f -> f.kind() == kind && f.place().equals(place)).findFirst()
+                .orElseThrow(() -> new NotFoundException("This finding is gone; somebody may have mended it meanwhile."));
+        String title = Mends.of(seen.index(), finding).stream().filter(m -> m.id().equals(request.mend()))
+                .map(Mends.Mend::title).findFirst().orElse(request.mend());
+        return views.of(maps.edit(mapId, request.revision(), who, "Mended: %s".formatted(title),
+                map -> Mends.apply(MapIndex.of(map), finding, request.mend())));
     }
 
     @PostMapping("/comparison")

@@ -50,9 +50,9 @@ class BadInputTest extends DemoMapTest {
     @ParameterizedTest
     @ValueSource(strings = {"-1", "121", "1e99", "\"2\"", "null", "true", "[2]"})
     void aBadTimeIsRefused(String seconds) {
-        refused(client.post(map + "/situations/mount-low/reactions",
-                "{\"revision\":1,\"newTechnique\":\"New\",\"needs\":{},\"works\":{\"word\":\"often\"},\"seconds\":"
-                        + seconds + "}"));
+        refused(client.post(map + "/parts/reactions", """
+                {"revision":1,"name":"New","part":{"from":"mount-low","technique":"trap-and-bridge","works":"often",
+                 "responses":[],"seconds":%s}}""".formatted(seconds)));
     }
 
     @ParameterizedTest

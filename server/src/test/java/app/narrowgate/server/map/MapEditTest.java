@@ -84,18 +84,23 @@ class MapEditTest {
         assertThat(nothing.json().get("detail").stringValue()).isEqualTo("There is nothing left to undo.");
     }
 
+    /** Puts a part of the map back with some of its words changed. */
+    private Answer reword(TestClient who, int revision, String part, String words, String others) {
+        String changed = who.get(map + "/parts/" + part).text().replace(words, others);
+        return who.put(map + "/parts/" + part, "{\"revision\":%d,\"part\":%s}".formatted(revision, changed));
+    }
+
     @Test
     void aStaleEditOfTheSamePartIsRefusedWithWhatChanged() {
         int seen = revision();
-        client.put(map + "/reactions/upright-knee/responses/upright-knee-1",
-                response(seen, "They fall on their hands", "mount-low"));
-        Answer stale = server.client().signIn("bram", "open-the-gate").put(
-                map + "/reactions/upright-knee/responses/upright-knee-1",
-                response(seen, "They catch themselves late", "mount-low"));
+        assertThat(reword(client, seen, "reactions/upright-knee", "They catch themselves on their hands",
+                "They fall on their hands").status()).isEqualTo(200);
+        Answer stale = reword(server.client().signIn("bram", "open-the-gate"), seen, "reactions/upright-knee",
+                "They fall on their hands", "They catch themselves late");
         assertThat(stale.status()).isEqualTo(409);
         JsonNode changed = stale.json().get("changed").get(0);
         assertThat(changed.get("author").stringValue()).isEqualTo("Tamsin Orrel");
-        assertThat(changed.get("summary").stringValue()).contains("They fall on their hands");
+        assertThat(changed.get("summary").stringValue()).startsWith("Changed “");
         assertThat(client.get(map + "/file").text()).contains("They fall on their hands")
                 .doesNotContain("They catch themselves late");
     }
@@ -110,18 +115,54 @@ class MapEditTest {
     }
 
     @Test
+    void aResponseMovesToAnotherReactionWithItsLandingAndBack() {
+        double before = worth("mount-low");
+        client.post(map + "/reactions/low-trap-bridge/responses",
+                response(revision(), "They hook the foot", "mount-high"));
+        client.post(map + "/reactions/upright-knee/responses", response(revision(), "They hook the foot", null));
+        Answer moved = client.put(map + "/reactions/low-trap-bridge/responses/they-hook-the-foot/reaction",
+                "{\"revision\":%d,\"reaction\":\"upright-knee\"}".formatted(revision()));
+        assertThat(moved.status()).isEqualTo(200);
+        assertThat(worth("mount-low")).isEqualTo(before);
+        JsonNode under = client.get(map + "/parts/reactions/upright-knee").json().get("responses");
+        JsonNode last = under.get(under.size() - 1);
+        // The reaction had one of that id already, which stays what it was.
+        assertThat(last.get("id").stringValue()).isEqualTo("they-hook-the-foot-2");
+        assertThat(last.get("leads").stringValue()).isEqualTo("mount-high");
+        assertThat(under.get(under.size() - 2).has("leads")).isFalse();
+        assertThat(client.get(map + "/history?most=1").json().get(0).get("summary").stringValue())
+                .startsWith("Moved “They hook the foot” to “");
+        client.post(map + "/undo?revision=" + revision(), "");
+        assertThat(worth("mount-low")).isLessThan(before);
+    }
+
+    @Test
+    void aResponseDoesNotMoveToWhatIsNotThere() {
+        String file = client.get(map + "/file").text();
+        String from = map + "/reactions/upright-knee/responses/upright-knee-1/reaction";
+        assertThat(client.put(from, "{\"revision\":%d,\"reaction\":\"gone\"}".formatted(revision())).status())
+                .isEqualTo(404);
+        assertThat(client.put(from, "{\"revision\":%d,\"reaction\":\" \"}".formatted(revision())).status())
+                .isEqualTo(400);
+        assertThat(client.get(map + "/file").text()).isEqualTo(file);
+    }
+
+    @Test
     void aReactionCanBeTaughtChangedAndTakenOut() {
-        JsonNode added = client.post(map + "/situations/mount-high/reactions", """
-                {"revision":%d,"newTechnique":"Bump and turn","needs":{"arm-to-trap":false},"seconds":1.1,
-                 "works":{"number":0.35}}""".formatted(revision())).json();
+        JsonNode added = client.post(map + "/parts", """
+                {"revision":%d,"summary":"Added a bump","parts":[
+                 {"list":"techniques","id":"bump-and-turn","part":{"title":"Bump and turn"}},
+                 {"list":"reactions","id":"high-bump","part":{"from":"mount-high","technique":"bump-and-turn",
+                  "needs":{"arm-to-trap":false},"seconds":1.1,"works":0.35,"responses":[]}}]}""".formatted(revision())).json();
         assertThat(added.get("techniques").findValuesAsString("title")).contains("Bump and turn");
-        String id = "mount-high-bump-and-turn";
-        Answer changed = client.put(map + "/reactions/" + id, """
-                {"revision":%d,"technique":"bump-and-turn","needs":{},"seconds":0.9,"works":{"word":"rarely"},
-                 "stuffed":"mount-arm-lock"}""".formatted(revision()));
-        assertThat(changed.status()).isEqualTo(200);
-        assertThat(client.delete(map + "/reactions/" + id + "?revision=" + revision()).status()).isEqualTo(200);
-        assertThat(client.delete(map + "/reactions/" + id + "?revision=" + revision()).status()).isEqualTo(404);
+        String reaction = map + "/parts/reactions/high-bump";
+        Answer changed = client.put(reaction, """
+                {"revision":%d,"part":{"from":"mount-high","technique":"bump-and-turn","seconds":0.9,"works":"rarely",
+                 "stuffed":"mount-arm-lock","responses":[]}}""".formatted(revision()));
+        assertThat(changed.status()).as(changed.text()).isEqualTo(200);
+        assertThat(client.get(reaction).json().get("stuffed").stringValue()).isEqualTo("mount-arm-lock");
+        assertThat(client.delete(reaction + "?revision=" + revision()).status()).isEqualTo(200);
+        assertThat(client.get(reaction).status()).isEqualTo(404);
     }
 
     @Test

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 class OddsApiTest extends DemoMapTest {
 
@@ -31,6 +32,24 @@ class OddsApiTest extends DemoMapTest {
             assertThat(at.get("halfOrBetter").doubleValue())
                     .isGreaterThanOrEqualTo(at.get("guardOrBetter").doubleValue());
         }
+    }
+
+    @Test
+    void theOverviewSaysTheSameInLess() {
+        JsonNode odds = get("/odds?read=0.25&late=0.5&matchup=bad-knee");
+        JsonNode overview = get("/odds/overview?read=0.25&late=0.5&matchup=bad-knee");
+        assertThat(overview.get("start")).isEqualTo(odds.get("start"));
+        assertThat(overview.get("forced")).isEqualTo(odds.get("forced"));
+        assertThat(overview.get("situations").size()).isEqualTo(odds.get("situations").size());
+        overview.get("situations").properties().forEach(entry -> {
+            JsonNode whole = odds.get("situations").get(entry.getKey());
+            JsonNode glance = entry.getValue();
+            assertThat(glance.get("worth")).isEqualTo(whole.get("worth"));
+            assertThat(glance.get("best")).isEqualTo(whole.get("best"));
+            assertThat(glance.get("tap")).isEqualTo(whole.get("ends").get("tap"));
+            assertThat(glance.get("usable").booleanValue())
+                    .isEqualTo(whole.get("reactions").findValuesAsString("usable").contains("true"));
+        });
     }
 
     @Test
@@ -67,7 +86,7 @@ class OddsApiTest extends DemoMapTest {
         assertThat(gates.get("gates").get(0).get("lost").doubleValue()).isPositive();
         assertThat(get("/odds/late").get("delays").size()).isEqualTo(21);
         JsonNode flow = get("/odds/flow?from=mount-low&exchanges=3");
-        assertThat(flow.get("exchanges").get(0).get("mount-low").doubleValue()).isEqualTo(100);
+        assertThat(flow.get("exchanges").get(0).get("places").get("mount-low").doubleValue()).isEqualTo(100);
         assertThat(get("/odds/rest").findValuesAsString("situation")).contains("half-guard");
         assertThat(get("/odds/sensitivity").get("reactions").get(0).get("visits").doubleValue()).isPositive();
         JsonNode cut = get("/odds/cut?threshold=0.5");
@@ -141,9 +160,10 @@ class OddsApiTest extends DemoMapTest {
     void aRuleCanBeChangedAndTheOddsFollow() {
         double before = get("/odds?weightGap=30").get("start").doubleValue();
         int revision = client.get(map).json().get("revision").intValue();
-        Answer changed = client.put(map + "/rules/heavier-strength", """
-                {"revision":%d,"above":5,"most":60,"amount":-0.2,"reason":"Seen on our mat.","source":"our record"}"""
-                .formatted(revision));
+        ObjectNode rule = (ObjectNode) client.get(map + "/parts/rules/heavier-strength").json();
+        rule.put("amount", -0.2).put("reason", "Seen on our mat.").put("source", "our record");
+        Answer changed = client.put(map + "/parts/rules/heavier-strength",
+                "{\"revision\":%d,\"part\":%s}".formatted(revision, rule));
         assertThat(changed.status()).as(changed.text()).isEqualTo(200);
         assertThat(get("/odds?weightGap=30").get("start").doubleValue()).isLessThan(before);
         client.post(map + "/undo?revision=" + (revision + 1), "");

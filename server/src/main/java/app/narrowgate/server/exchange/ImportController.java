@@ -1,0 +1,86 @@
+package app.narrowgate.server.exchange;
+
+import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.exchange.links.LinksCsv;
+import app.narrowgate.exchange.map.MapJson;
+import app.narrowgate.exchange.map.MapMerge;
+import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.map.MapDifference;
+import app.narrowgate.server.map.MapStore;
+import app.narrowgate.server.map.MapView;
+import app.narrowgate.server.map.MapViews;
+import app.narrowgate.server.map.StoredMap;
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Reads files into a map: first what they would change, then, when that is confirmed, the change. */
+@RestController
+@RequestMapping("/api/maps/{mapId}/import")
+@Tag(name = "exchange")
+class ImportController {
+
+    /** A file to read in. */
+    @Schema(name = "MapImport")
+    record MapImport(@Min(1) @Schema(description = "The revision on screen, on which the file was looked at") int revision,
+            @NotNull @Schema(allowableValues = {"json", "csv"}) String format,
+            @NotNull @Size(max = 10_000_000) String text,
+            @Schema(description = "Whether what the file does not hold is taken out") boolean whole) {
+
+        EscapeMap into(EscapeMap map) {
+            return switch (format) {
+                case "json" -> whole ? MapJson.read(text) : MapMerge.into(map, MapJson.read(text));
+                case "csv" -> LinksCsv.read(map, text, whole);
+                default -> throw new IllegalArgumentException(
+                        "The format is “%s”; json or csv can be read.".formatted(format));
+            };
+        }
+    }
+
+    @Schema(name = "ImportPreview")
+    record ImportPreview(int added, int changed, int removed, List<MapDifference.Change> changes) {
+        static ImportPreview of(List<MapDifference.Change> changes) {
+            return new ImportPreview(count(changes, "added"), count(changes, "changed"), count(changes, "removed"), changes);
+        }
+
+        private static int count(List<MapDifference.Change> changes, String kind) {
+            return (int) changes.stream().filter(c -> c.kind().equals(kind)).count();
+        }
+    }
+
+    private final MapStore maps;
+    private final MapViews views;
+
+    ImportController(MapStore maps, MapViews views) {
+        this.maps = maps;
+        this.views = views;
+    }
+
+    @PostMapping("/preview")
+    @Operation(operationId = "previewImport", summary = "What a file would add, change and take out; nothing is stored",
+            description = "A bad file is refused with every fault by its place.")
+    ImportPreview preview(@PathVariable UUID mapId, @Valid @RequestBody MapImport file) {
+        StoredMap map = maps.head(mapId);
+        EscapeMap before = map.index().map();
+        return ImportPreview.of(MapDifference.between(before, file.into(before)));
+    }
+
+    @PostMapping
+    @Operation(operationId = "importMap", summary = "Read a file into the map; one change, which can be undone")
+    MapView read(@PathVariable UUID mapId, @Valid @RequestBody MapImport file, @AuthenticationPrincipal SignedIn who) {
+        return views.of(maps.edit(mapId, file.revision(), who,
+                file.format().equals("csv") ? "Read a table of links" : "Read a map file", file::into));
+    }
+}

@@ -1,0 +1,96 @@
+package app.narrowgate.server.finish;
+
+import app.narrowgate.core.finish.Denials;
+import app.narrowgate.core.map.Coded;
+import app.narrowgate.core.map.Hold;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.map.Requirement;
+import app.narrowgate.core.map.Stage;
+import app.narrowgate.server.map.MapStore;
+import app.narrowgate.server.map.PartInput;
+import app.narrowgate.server.map.PreviewRequest;
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.validation.Valid;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Holds and how they are denied. */
+@RestController
+@RequestMapping("/api/maps/{mapId}/holds")
+@Tag(name = "finish")
+class HoldController {
+
+    @Schema(name = "Hold")
+    record HoldView(String id, String title, @Schema(allowableValues = {"pin", "finish"}) String kind, List<String> at,
+            List<NeedView> needs, List<DenialView> denials) {
+        static HoldView of(Denials denials) {
+            Hold hold = denials.hold();
+            return new HoldView(hold.id().value(), hold.title(), hold.kind().code(), values(hold.at()),
+                    hold.requirement().needs().stream().map(need -> NeedView.of(need, denials)).toList(),
+                    denials.denials().stream().map(d -> new DenialView(d.needs().stream().map(Id::value).toList(),
+                            d.work(), d.stages().stream().map(Coded::code).toList())).toList());
+        }
+    }
+
+    @Schema(name = "HoldNeed")
+    record NeedView(String id, String title, double work,
+            @Schema(description = "Stage to the reactions taught against it there") Map<String, List<String>> taught) {
+        static NeedView of(Requirement.Need need, Denials denials) {
+            Map<String, List<String>> taught = new LinkedHashMap<>();
+            for (Stage stage : Stage.values()) {
+                List<Id> reactions = denials.taught().getOrDefault(stage, Map.of()).get(need.id());
+                if (reactions != null) {
+                    taught.put(stage.code(), values(reactions));
+                }
+            }
+            return new NeedView(need.id().value(), need.title(), need.work(), taught);
+        }
+    }
+
+    @Schema(name = "Denial", description = "Needs that together make the hold fall when they are denied")
+    record DenialView(List<String> needs, double work, List<String> stages) {
+    }
+
+    private final MapStore maps;
+
+    HoldController(MapStore maps) {
+        this.maps = maps;
+    }
+
+    @GetMapping
+    @Operation(operationId = "holds", summary = "What pins and finishes need, and the least work that stops each")
+    List<HoldView> holds(@PathVariable UUID mapId) {
+        return views(maps.head(mapId).index(), hold -> true);
+    }
+
+    @PostMapping("/preview")
+    @Operation(operationId = "previewHolds",
+            summary = "What stops the pins and finishes among the parts, if these were added or changed; nothing is stored")
+    List<HoldView> preview(@PathVariable UUID mapId, @Valid @RequestBody PreviewRequest request) {
+        Set<String> asked = request.parts().stream().filter(part -> part.list().equals("holds")).map(PartInput::id)
+                .collect(Collectors.toSet());
+        return views(request.in(maps.head(mapId)), hold -> asked.contains(hold.id().value()));
+    }
+
+    private static List<HoldView> views(MapIndex index, Predicate<Hold> asked) {
+        return index.map().holds().stream().filter(asked).map(hold -> HoldView.of(Denials.of(index, hold))).toList();
+    }
+
+    private static List<String> values(List<Id> ids) {
+        return ids.stream().map(Id::value).toList();
+    }
+}

@@ -1,0 +1,103 @@
+package app.narrowgate.server.held;
+
+import app.narrowgate.core.held.LikelySituations;
+import app.narrowgate.core.held.Marks;
+import app.narrowgate.core.map.Coded;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.Segment;
+import app.narrowgate.core.odds.Passing;
+import app.narrowgate.core.odds.Setting;
+import app.narrowgate.server.map.MapStore;
+import app.narrowgate.server.map.StoredMap;
+import app.narrowgate.server.odds.AnswerStore;
+import app.narrowgate.server.odds.OddsQuestion;
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.annotation.Nullable;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Size;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springdoc.core.annotations.ParameterObject;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Where somebody is who can only say what is held. */
+@RestController
+@RequestMapping("/api/maps/{mapId}/held")
+@Tag(name = "held")
+class HeldController {
+
+    /** What was marked. */
+    record HeldQuestion(
+            @Parameter(description = "Segments that are held", example = "head") @Nullable @Size(max = 7)
+            List<String> held,
+            @Parameter(description = "Segments that are free", example = "hips") @Nullable @Size(max = 7)
+            List<String> free,
+            @Parameter(description = "Facts that are so") @Nullable @Size(max = 50) List<String> so,
+            @Parameter(description = "Facts that are not so") @Nullable @Size(max = 50) List<String> notSo) {
+
+        Marks toMarks() {
+            Map<Segment, Boolean> segments = new EnumMap<>(Segment.class);
+            or(held).forEach(code -> segments.put(segment(code), true));
+            or(free).forEach(code -> segments.put(segment(code), false));
+            Map<Id, Boolean> facts = new LinkedHashMap<>();
+            or(so).forEach(id -> facts.put(Id.of(id), true));
+            or(notSo).forEach(id -> facts.put(Id.of(id), false));
+            return new Marks(segments, facts);
+        }
+
+        private static Segment segment(String code) {
+            return Coded.require(Segment.class, "A segment", code);
+        }
+
+        private static List<String> or(List<String> list) {
+            return list == null ? List.of() : list;
+        }
+    }
+
+    @Schema(name = "LikelySituations")
+    record LikelyView(List<LikelyPlaceView> likely, @Schema(description = "What to tell next") @Nullable NextView next) {
+        static LikelyView of(LikelySituations judged) {
+            return new LikelyView(judged.likely().stream()
+                    .map(l -> new LikelyPlaceView(l.situation().value(), l.chance())).toList(),
+                    judged.next().map(q -> new NextView(q.segment().map(Coded::code).orElse(null),
+                            q.fact().map(Id::value).orElse(null))).orElse(null));
+        }
+    }
+
+    @Schema(name = "LikelySituation")
+    record LikelyPlaceView(String situation, double chance) {
+    }
+
+    @Schema(name = "NextMark")
+    record NextView(@Nullable String segment, @Nullable String fact) {
+    }
+
+    private final MapStore maps;
+    private final AnswerStore answers;
+
+    HeldController(MapStore maps, AnswerStore answers) {
+        this.maps = maps;
+        this.answers = answers;
+    }
+
+    @GetMapping
+    @Operation(operationId = "likelySituations", summary = "Where one is, judged from what is held")
+    LikelyView likely(@PathVariable UUID mapId, @Valid @ModelAttribute @ParameterObject HeldQuestion marks,
+            @Valid @ModelAttribute @ParameterObject OddsQuestion question) {
+        StoredMap map = maps.head(mapId);
+        Setting setting = question.toSetting(map.index());
+        Map<Id, Double> often = answers.answer(AnswerStore.Question.of(map, setting, "passing"),
+                () -> Passing.of(map.index(), setting));
+        return LikelyView.of(LikelySituations.of(map.index().map(), marks.toMarks(), often));
+    }
+}

@@ -1,0 +1,100 @@
+package app.narrowgate.server.map;
+
+import app.narrowgate.server.account.SignedIn;
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** A map's history: who changed what, going back, named versions. */
+@RestController
+@RequestMapping("/api/maps/{mapId}")
+@Tag(name = "history")
+class HistoryController {
+
+    @Schema(name = "NewVersion")
+    record NewVersion(@Min(1) int revision, @NotBlank @Size(max = 90) String name) {
+    }
+
+    @Schema(name = "Version")
+    record VersionView(UUID id, int revision, String name, String author, Instant at) {
+        static VersionView of(VersionRow row) {
+            return new VersionView(row.id(), row.revision(), row.name(), row.authorName(), row.at());
+        }
+    }
+
+    private final MapStore store;
+    private final MapViews views;
+
+    HistoryController(MapStore store, MapViews views) {
+        this.store = store;
+        this.views = views;
+    }
+
+    @GetMapping("/history")
+    @Operation(operationId = "mapHistory", summary = "Who changed what, newest first")
+    List<RevisionView> history(@PathVariable UUID mapId,
+            @RequestParam(defaultValue = "50") @Min(1) @Max(500) int most) {
+        return store.history(mapId, most).stream().map(RevisionView::of).toList();
+    }
+
+    @GetMapping("/difference")
+    @Operation(operationId = "difference", summary = "What differs between two revisions, field by field")
+    List<MapDifference.Change> difference(@PathVariable UUID mapId, @RequestParam @Min(1) int from,
+            @RequestParam @Min(1) int to) {
+        return store.difference(mapId, from, to);
+    }
+
+    @GetMapping("/difference-from/{other}")
+    @Operation(operationId = "differenceFrom", summary = "What differs in this map from another one, field by field")
+    List<MapDifference.Change> differenceFrom(@PathVariable UUID mapId, @PathVariable UUID other) {
+        return MapDifference.between(store.head(other), store.head(mapId));
+    }
+
+    @PostMapping("/restore")
+    @Operation(operationId = "restore", summary = "Go back to a revision",
+            description = "It becomes the newest one; nothing between is lost, and it can be undone.")
+    MapView restore(@PathVariable UUID mapId, @RequestParam @Min(1) int revision, @RequestParam @Min(1) int to,
+            @AuthenticationPrincipal SignedIn who) {
+        return views.of(store.restore(mapId, revision, who, to));
+    }
+
+    @GetMapping("/versions")
+    @Operation(operationId = "versions", summary = "Revisions that were given a name, newest first")
+    List<VersionView> versions(@PathVariable UUID mapId) {
+        return store.versions(mapId).stream().map(VersionView::of).toList();
+    }
+
+    @PostMapping("/versions")
+    @ResponseStatus(HttpStatus.CREATED)
+    @Operation(operationId = "nameVersion", summary = "Give a revision a name")
+    VersionView name(@PathVariable UUID mapId, @Valid @RequestBody NewVersion version,
+            @AuthenticationPrincipal SignedIn who) {
+        return VersionView.of(store.name(mapId, version.revision(), version.name(), who));
+    }
+
+    @DeleteMapping("/versions/{version}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(operationId = "unnameVersion", summary = "Take a version's name away; the revision stays")
+    void unname(@PathVariable UUID mapId, @PathVariable UUID version) {
+        store.unname(mapId, version);
+    }
+}

@@ -1,0 +1,39 @@
+package app.narrowgate.server.map;
+
+import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.exchange.map.MapFolder;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.springframework.core.io.ClassPathResource;
+
+/** The map that ships with the application. */
+public final class ReferenceMap {
+
+    private ReferenceMap() {
+    }
+
+    /** The whole of it. */
+    public static EscapeMap read() {
+        return MapFolder.read(ReferenceMap::file);
+    }
+
+    /**
+     * An empty map to begin from: the trade's words (families, facts, movements, outcomes, principles, aims, matchups)
+     * without anything taught.
+     */
+    static EscapeMap empty(String title) {
+        EscapeMap map = read();
+        return new EscapeMap(title, "", map.families(), map.facts(), map.principles(), map.movements(), List.of(),
+                List.of(), map.outcomes(), List.of(), map.aims(), map.matchups(), map.rules(), List.of());
+    }
+
+    private static String file(String name) {
+        try {
+            return new ClassPathResource("demo/map/" + name).getContentAsString(StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException("The reference map is not complete: " + name, e);
+        }
+    }
+}
