@@ -41,13 +41,18 @@ export function hundred(worth: number): number {
   return Math.round(worth * 100);
 }
 
+/** A difference of worths in [0,1], of 100 starts and to a tenth of one, without its sign. */
+export function tenths(difference: number): string {
+  return (Math.abs(difference) * 100).toFixed(1);
+}
+
 /** What a partner's read in [0,1] means. */
 export function readInWords(read: number): string {
   if (read <= 0) return "answers by habit";
-  if (read < 0.35) return "reads you now and then";
+  if (read < 0.35) return "reads you at times";
   if (read < 0.7) return "reads you often";
-  if (read < 1) return "reads you nearly always";
-  return "always finds the worst";
+  if (read < 1) return "reads you mostly";
+  return "finds the worst";
 }
 
 export function seconds(value: number): string {

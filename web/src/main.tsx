@@ -8,7 +8,10 @@ import "./styles.css";
 
 const queries = new QueryClient({
   defaultOptions: {
+    // A lost connection is said at once instead of waiting in silence for a better one.
+    mutations: { networkMode: "always" },
     queries: {
+      networkMode: "always",
       staleTime: 5_000,
       // What the server refused will be refused again; only a lost connection is worth another try.
       retry: (count, error) => count < 2 && error instanceof ApiError && error.problem.status === 0,
@@ -19,7 +22,8 @@ const queries = new QueryClient({
 createRoot(document.getElementById("root")!).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
-      <BrowserRouter>
+      {/* A slider writes the address at every step; a transition would put that off behind other work. */}
+      <BrowserRouter useTransitions={false}>
         <App />
       </BrowserRouter>
     </QueryClientProvider>

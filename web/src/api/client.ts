@@ -77,6 +77,13 @@ export async function unwrap<T>(
   throw new ApiError(problem);
 }
 
+/** For an answer without a body: nothing, or an {@link ApiError} that says what to do. */
+export async function unwrapNothing(
+  answer: Promise<{ data?: unknown; error?: unknown; response: Response }>,
+): Promise<void> {
+  await unwrap(answer);
+}
+
 export function problemOf(error: unknown): Problem {
   if (error instanceof ApiError) return error.problem;
   return { status: 0, title: "Our mistake", detail: error instanceof Error ? error.message : String(error) };

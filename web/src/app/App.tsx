@@ -3,14 +3,28 @@ import { Dialog } from "radix-ui";
 import { lazy, Suspense, useEffect, useRef, type ReactNode } from "react";
 import { Navigate, Route, Routes } from "react-router";
 import { onSignedOut, problemOf } from "../api/client";
-import { MapPage, paths, useFirstMap } from "../features/map";
+import { MapPage, paths, useMaps } from "../features/map";
 import { SignIn, useSession } from "../features/session";
 import { SituationPage } from "../features/situation";
 import { Failed, Loading } from "../ui/Notice";
 import { useTheme } from "../ui/theme";
 import { Frame } from "./Frame";
 
+const FlowPage = lazy(() => import("../features/flow").then((m) => ({ default: m.FlowPage })));
 const GatesPage = lazy(() => import("../features/gates").then((m) => ({ default: m.GatesPage })));
+const HeldPage = lazy(() => import("../features/held").then((m) => ({ default: m.HeldPage })));
+const PrinciplesPage = lazy(() =>
+  import("../features/principle").then((m) => ({ default: m.PrinciplesPage })),
+);
+const BookletPage = lazy(() => import("../features/booklet").then((m) => ({ default: m.BookletPage })));
+const CardPage = lazy(() => import("../features/booklet").then((m) => ({ default: m.CardPage })));
+const WorkshopPage = lazy(() => import("../features/workshop").then((m) => ({ default: m.WorkshopPage })));
+const ReviewPage = lazy(() => import("../features/review").then((m) => ({ default: m.ReviewPage })));
+const QuestionsPage = lazy(() => import("../features/question").then((m) => ({ default: m.QuestionsPage })));
+const HistoryPage = lazy(() => import("../features/history").then((m) => ({ default: m.HistoryPage })));
+const MapsPage = lazy(() => import("../features/maps").then((m) => ({ default: m.MapsPage })));
+const FilesPage = lazy(() => import("../features/exchange").then((m) => ({ default: m.FilesPage })));
+const StartPage = lazy(() => import("../features/start").then((m) => ({ default: m.StartPage })));
 const DrillPage = lazy(() => import("../features/drill").then((m) => ({ default: m.DrillPage })));
 
 export function App() {
@@ -22,6 +36,18 @@ export function App() {
           <Routes>
             <Route path="/" element={<FirstMap />} />
             <Route path="/map/:mapId" element={<MapPage />} />
+            <Route path="/map/:mapId/flow" element={<FlowPage />} />
+            <Route path="/map/:mapId/held" element={<HeldPage />} />
+            <Route path="/map/:mapId/principles" element={<PrinciplesPage />} />
+            <Route path="/map/:mapId/booklet" element={<BookletPage />} />
+            <Route path="/map/:mapId/at/:situation/card" element={<CardPage />} />
+            <Route path="/map/:mapId/workshop/:list?" element={<WorkshopPage />} />
+            <Route path="/maps" element={<MapsPage />} />
+            <Route path="/map/:mapId/start" element={<StartPage />} />
+            <Route path="/map/:mapId/review" element={<ReviewPage />} />
+            <Route path="/map/:mapId/questions" element={<QuestionsPage />} />
+            <Route path="/map/:mapId/history" element={<HistoryPage />} />
+            <Route path="/map/:mapId/files" element={<FilesPage />} />
             <Route path="/map/:mapId/gates" element={<GatesPage />} />
             <Route path="/map/:mapId/at/:situation" element={<SituationPage />} />
             <Route path="/map/:mapId/at/:situation/drill" element={<DrillPage />} />
@@ -77,10 +103,11 @@ function Gatekeeper({ children }: { children: ReactNode }) {
 }
 
 function FirstMap() {
-  const maps = useFirstMap();
+  const maps = useMaps();
+  const session = useSession();
   if (maps.isError) return <Failed problem={problemOf(maps.error)} retry={() => void maps.refetch()} />;
   if (!maps.data) return <Loading what="Opening" />;
-  const first = maps.data[0];
+  const first = maps.data.find((m) => !m.archived) ?? maps.data[0];
   if (!first) {
     return (
       <main className="p-5">
@@ -88,7 +115,8 @@ function FirstMap() {
       </main>
     );
   }
-  return <Navigate to={paths.map(first.id)} replace />;
+  const leads = session.data?.begun ? paths.map(first.id) : paths.start(first.id);
+  return <Navigate to={leads} replace />;
 }
 
 function NotThere() {

@@ -1,12 +1,17 @@
-import { useEffect, type ReactNode } from "react";
-import { Link, useLocation, useMatch, useSearchParams } from "react-router";
+import { useEffect, useState, type ReactNode } from "react";
+import { Link, useLocation, useMatch, useNavigate, useSearchParams } from "react-router";
+import { Find, Keys } from "../features/find";
 import { paths } from "../features/map";
 import { settingQuery } from "../features/odds";
+import { AskBox, useSendingAgain } from "../features/question";
 import { useSignOut } from "../features/session";
+import { useCommand, useCommandKeys } from "../ui/commands";
 import type { Theme } from "../ui/theme";
 import { History } from "./History";
+import { Menu } from "./Menu";
+import { moreOf, viewsOf, type View } from "./views";
 
-/** The band at the top: name, views, undo, room, sign out. */
+/** The band at the top: name, views, undo, finding, the rest; and what its commands open. */
 export function Frame({
   theme,
   toggleTheme,
@@ -16,14 +21,29 @@ export function Frame({
   toggleTheme: () => void;
   children: ReactNode;
 }) {
-  const match = useMatch("/map/:mapId/*");
-  const mapId = match?.params.mapId;
+  const mapId = useMatch("/map/:mapId/*")?.params.mapId;
+  const situation = useMatch("/map/:mapId/at/:situation/*")?.params.situation;
   const signOut = useSignOut();
   const { pathname } = useLocation();
   const [params] = useSearchParams();
+  const [finding, setFinding] = useState(false);
+  const [keys, setKeys] = useState(false);
+  const [asking, setAsking] = useState(false);
+  useCommandKeys();
+  useSendingAgain();
+  useFindKey(() => setFinding(true));
   useEffect(() => {
     window.scrollTo(0, 0);
   }, [pathname]);
+  const query = settingQuery(params);
+  const views = mapId ? viewsOf(mapId) : [];
+  const more = mapId ? moreOf(mapId) : [];
+  const room = theme === "dark" ? "Bright hall" : "Dark room";
+  useCommand({ title: room, run: toggleTheme });
+  useCommand({ title: "Sign out", run: () => signOut.mutate() });
+  useCommand({ title: "Keys on this page", key: "?", run: () => setKeys(true) });
+  useCommand(mapId ? { title: "What if they …", key: "w", run: () => setAsking(true) } : undefined);
+  useCommand({ title: "Find or do", key: "/", run: () => setFinding(true) });
   return (
     <>
       <a
@@ -32,51 +52,96 @@ export function Frame({
       >
         Skip to the page
       </a>
-      <header className="on-band no-print flex min-h-[52px] flex-wrap items-center gap-x-6 bg-band px-5 text-on-band">
+      <header className="on-band no-print flex min-h-[52px] flex-wrap items-center gap-x-2 bg-band px-4 text-on-band lg:gap-x-6 lg:px-5">
         <Link
-          to={mapId ? paths.map(mapId) + settingQuery(params) : "/"}
+          to={mapId ? paths.map(mapId) + query : "/"}
           className="flex h-6 items-center border-x-[5px] border-signal-on-band px-[7px] text-[24px] leading-none font-bold uppercase no-underline max-lg:my-2.5"
           style={{ fontStretch: "66%" }}
         >
           Narrow Gate
         </Link>
-        <nav aria-label="Views" className="flex gap-5">
-          {mapId &&
-            [
-              { title: "Map", to: paths.map(mapId) },
-              { title: "Gates", to: paths.gates(mapId) },
-            ].map((view) => (
-              <Link
-                key={view.title}
-                to={view.to + settingQuery(params)}
-                aria-current={pathname === view.to ? "page" : undefined}
-                className="flex min-h-11 items-center border-y-[3px] border-transparent no-underline hover:underline aria-[current]:border-signal-on-band lg:min-h-9"
-              >
-                {view.title}
-              </Link>
-            ))}
+        <nav aria-label="Views" className="flex gap-5 max-lg:hidden">
+          {views.map((view) => (
+            <Link
+              key={view.title}
+              to={view.to + query}
+              aria-current={pathname === view.to ? "page" : undefined}
+              className="flex min-h-9 items-center border-y-[3px] border-transparent no-underline hover:underline aria-[current]:border-signal-on-band"
+            >
+              {view.title}
+            </Link>
+          ))}
         </nav>
-        <div className="ml-auto flex items-center gap-x-5 text-base lg:text-[14px]">
+        {[...views, ...more].map((view) => (
+          <GoTo key={view.title} view={view} query={query} />
+        ))}
+        <div className="ml-auto flex items-center gap-x-3.5 text-base lg:gap-x-5 lg:text-[14px]">
           {mapId && <History key={mapId} mapId={mapId} />}
+          {mapId && (
+            <button
+              type="button"
+              className="min-h-11 underline-offset-4 hover:underline max-lg:hidden"
+              onClick={() => setAsking(true)}
+            >
+              What if they … <kbd className="key ml-1 border-quiet-on-band font-sans">w</kbd>
+            </button>
+          )}
           <button
             type="button"
-            className="min-h-11 text-quiet-on-band underline-offset-4 hover:underline"
-            onClick={toggleTheme}
+            className="min-h-11 underline-offset-4 hover:underline"
+            onClick={() => setFinding(true)}
           >
-            {theme === "dark" ? "Bright hall" : "Dark room"}
+            Find <kbd className="key ml-1 border-quiet-on-band font-sans max-lg:hidden">/</kbd>
           </button>
-          <button
-            type="button"
-            className="min-h-11 text-quiet-on-band underline-offset-4 hover:underline"
-            onClick={() => signOut.mutate()}
-          >
-            Sign out
-          </button>
+          <Menu
+            views={views}
+            more={more}
+            query={query}
+            actions={[
+              { title: "Keys on this page", run: () => setKeys(true) },
+              { title: room, run: toggleTheme },
+              { title: "Sign out", run: () => signOut.mutate() },
+            ]}
+          />
         </div>
       </header>
-      <div id="page" tabIndex={-1} className="outline-none">
+      <div id="page" tabIndex={-1} className="outline-none max-lg:pb-16">
         {children}
       </div>
+      {mapId && (
+        <>
+          <button
+            type="button"
+            className="plate no-print fixed right-4 bottom-4 z-10 shadow-none lg:hidden"
+            onClick={() => setAsking(true)}
+          >
+            What if they …
+          </button>
+          <AskBox mapId={mapId} situation={situation} open={asking} onOpenChange={setAsking} />
+        </>
+      )}
+      <Find mapId={mapId} open={finding} onOpenChange={setFinding} />
+      <Keys open={keys} onOpenChange={setKeys} />
     </>
   );
+}
+
+/** Offers going to a view as a command. */
+function GoTo({ view, query }: { view: View; query: string }) {
+  const navigate = useNavigate();
+  useCommand({ title: `Go to: ${view.title}`, run: () => void navigate(view.to + query) });
+  return null;
+}
+
+/** Ctrl K, wherever the cursor is. */
+function useFindKey(open: () => void): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== "k") return;
+      event.preventDefault();
+      open();
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  });
 }

@@ -1,13 +1,7 @@
 import { useEffect } from "react";
 import { problemOf } from "../api/client";
 import { useMapById, useTurnBack } from "../features/map";
-
-function isTyping(target: EventTarget | null): boolean {
-  return (
-    target instanceof HTMLElement &&
-    (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
-  );
-}
+import { isTyping, useCommand } from "../ui/commands";
 
 /** Undo and redo for the map that is open, by word or by key, saying what they are about. */
 export function History({ mapId }: { mapId: string }) {
@@ -29,6 +23,8 @@ export function History({ mapId }: { mapId: string }) {
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
   }, [mutate, isPending, undo, redo]);
+  useCommand(undo ? { title: `Undo: ${undo.summary}`, run: () => mutate("undo") } : undefined);
+  useCommand(redo ? { title: `Redo: ${redo.summary}`, run: () => mutate("redo") } : undefined);
   const said = turn.isError
     ? problemOf(turn.error).detail
     : turn.isSuccess

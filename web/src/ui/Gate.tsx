@@ -21,16 +21,14 @@ export function Gate({
   height?: number;
   className?: string;
 }) {
-  const post: CSSProperties = { width: `${postWidth(worth)}%` };
-  const colour = late ? "bg-rust" : "bg-green";
+  const post = `${postWidth(worth)}%`;
   return (
     <span
       aria-hidden="true"
-      className={`print:border-edge relative block bg-lane print:border ${className}`}
+      className={`gate relative block print:border print:border-edge ${late ? "bg-rust" : "bg-green"} ${className}`}
       style={{ height }}
     >
-      <span className={`gate-post absolute inset-y-0 left-0 ${colour}`} style={post} />
-      <span className={`gate-post absolute inset-y-0 right-0 ${colour}`} style={post} />
+      <span className="gate-gap absolute inset-y-0 bg-lane" style={{ left: post, right: post }} />
     </span>
   );
 }
@@ -42,13 +40,18 @@ export function Odds({ worth, was, className = "" }: { worth: number; was?: numb
   return (
     <span className={`whitespace-nowrap ${className}`}>
       {before !== now && <span className="mr-1 text-[13.5px] font-normal text-quiet">was {before}</span>}
-      <span className="font-semibold">{now}</span>
+      <span className="font-semibold" data-odds>
+        {now}
+      </span>
       <span className="sr-only"> of 100</span>
     </span>
   );
 }
 
+/** Widths of the face between which titles step; each is a cut of its own that has to be drawn afresh. */
+const STEP = 4;
+
 /** A title whose width follows the odds a little: a bad place reads narrower. */
 export function narrowness(worth: number): CSSProperties {
-  return { fontStretch: `${Math.round(80 + 24 * Math.min(1, Math.max(0, worth)))}%` };
+  return { fontStretch: `${80 + STEP * Math.round((24 / STEP) * Math.min(1, Math.max(0, worth)))}%` };
 }

@@ -1,10 +1,10 @@
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { problemOf, type Schemas } from "../../api/client";
-import { hundred } from "../../labels";
+import { hundred, tenths } from "../../labels";
 import { Gate } from "../../ui/Gate";
 import { Failed, Loading, Refused } from "../../ui/Notice";
-import { paths, useMap } from "../map";
+import { paths, reactionTitle, useMap } from "../map";
 import { OddsControls, settingQuery, useGates, useSetting } from "../odds";
 import { isOver, useCut } from "./cut";
 
@@ -29,11 +29,6 @@ export function GatesPage() {
       </aside>
     </div>
   );
-}
-
-function title(map: Schemas["Map"], reaction: string): string {
-  const technique = map.reactions.find((r) => r.id === reaction)?.technique;
-  return map.techniques.find((t) => t.id === technique)?.title ?? reaction;
 }
 
 function SituationLink({ map, id }: { map: Schemas["Map"]; id: string }) {
@@ -93,7 +88,7 @@ function GateRow({
       className={`grid grid-cols-[minmax(0,1fr)_64px] gap-x-6 gap-y-1 border-b border-rule py-2 pl-3 sm:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)_64px] ${narrow ? "border-l-4 border-l-signal" : "border-l-4 border-l-transparent"}`}
     >
       <div className="min-w-0">
-        <p className="text-base font-semibold lg:text-[15px]">{title(map, gate.reaction)}</p>
+        <p className="text-base font-semibold lg:text-[15px]">{reactionTitle(map, gate.reaction)}</p>
         <p className="text-quiet">
           in <SituationLink map={map} id={gate.situation} />
         </p>
@@ -103,7 +98,7 @@ function GateRow({
         <p className="mt-1 text-quiet">
           {hit.length === 0
             ? "No single place changes much."
-            : `${hit.length} places worse, most: ${hit
+            : `${hit.length === 1 ? "One place worse" : `${hit.length} places worse, most`}: ${hit
                 .slice(0, 3)
                 .map(
                   ([id, lost]) =>
@@ -113,8 +108,8 @@ function GateRow({
         </p>
       </div>
       <p className="text-right leading-tight">
-        <span className="block text-[20px] font-bold">−{((start - gate.startWithout) * 100).toFixed(1)}</span>
-        <span className="text-quiet">of 100</span>
+        <span className="block text-[20px] font-bold">−{tenths(start - gate.startWithout)}</span>
+        <span className="text-quiet">{gate.estimated ? "estimated" : "of 100"}</span>
       </p>
     </li>
   );
@@ -173,7 +168,7 @@ function CutResult({ map, cut }: { map: Schemas["Map"]; cut: Schemas["SmallestCu
       <ul className="space-y-1.5">
         {cut.reactions.map((id) => (
           <li key={id} className="border-l-4 border-signal pl-3">
-            <span className="font-semibold">{title(map, id)}</span>
+            <span className="font-semibold">{reactionTitle(map, id)}</span>
             <span className="block text-quiet">
               in <SituationLink map={map} id={map.reactions.find((r) => r.id === id)?.from ?? ""} />
             </span>
@@ -199,10 +194,10 @@ function InTheWay({ map, trims }: { map: Schemas["Map"]; trims: Schemas["Trim"][
       )}
       {telling.map((trim) => (
         <p key={trim.reaction} className="border-b border-rule py-2">
-          <span className="font-semibold">{title(map, trim.reaction)}</span>
+          <span className="font-semibold">{reactionTitle(map, trim.reaction)}</span>
           <span className="block text-quiet">
-            Left out, <SituationLink map={map} id={trim.situation} /> gains {(trim.gain * 100).toFixed(1)} of
-            100, because choosing is quicker.
+            Left out, <SituationLink map={map} id={trim.situation} /> gains {tenths(trim.gain)} of 100,
+            because choosing is quicker.
           </span>
         </p>
       ))}

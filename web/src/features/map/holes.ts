@@ -1,13 +1,25 @@
+import { group } from "d3-array";
 import type { Schemas } from "../../api/client";
-import type { OddsData } from "../odds";
+import type { Overview } from "../odds";
+import { reactionTitle } from "./titles";
 
-/** What is missing in a situation, in words; undefined when nothing is. */
-export function holesOf(map: Schemas["Map"], odds: OddsData, situation: string): string | undefined {
-  const reactions = map.reactions.filter((r) => r.from === situation);
-  const place = map.situations.find((s) => s.id === situation);
-  if (!odds.situations[situation]?.reactions.some((r) => r.usable)) {
-    return place?.rest ? undefined : "Nothing is taught from here.";
+/** What is missing, in words, by situation; a situation in which nothing is missing is not in it. */
+export function holesOf(map: Schemas["Map"], odds: Overview): Map<string, string> {
+  const from = group(map.reactions, (r) => r.from);
+  const holes = new Map<string, string>();
+  for (const situation of map.situations) {
+    const usable = odds.situations[situation.id]?.usable ?? false;
+    const hole = usable
+      ? missingIn(from.get(situation.id) ?? [])
+      : situation.rest
+        ? undefined
+        : "Nothing is taught from here.";
+    if (hole) holes.set(situation.id, hole);
   }
+  return holes;
+}
+
+function missingIn(reactions: Schemas["Reaction"][]): string | undefined {
   const open = reactions.flatMap((r) => r.responses).filter((r) => !r.leads);
   if (open.length === 1) return `No answer yet when they ${lowerFirst(withoutThey(open[0]!.cue))}.`;
   if (open.length > 1) return `${open.length} of their answers have no answer yet.`;
@@ -32,7 +44,7 @@ export function findingPlace(
   const reaction = map.reactions.find((r) => r.id === finding.place);
   if (reaction) {
     const cue = reaction.responses.find((r) => r.id === finding.response)?.cue;
-    const technique = map.techniques.find((t) => t.id === reaction.technique)?.title ?? reaction.id;
+    const technique = reactionTitle(map, reaction.id);
     return { title: cue ?? technique, situation: reaction.from };
   }
   const situation = map.situations.find((s) => s.id === finding.place);

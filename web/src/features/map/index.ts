@@ -1,4 +1,7 @@
 export { MapPage } from "./MapPage";
+export { findingPlace } from "./holes";
+export { changedMost } from "./marks";
 export { lowerFirst, withoutThey } from "./holes";
-export { useEdit, useFirstMap, useMap, useMapById, useTurnBack, type Edit } from "./map";
+export { useMapChange, useMaps, useMap, useMapById, useTurnBack } from "./map";
 export { paths } from "./paths";
+export { placeTitle, reactionTitle, techniqueOf } from "./titles";

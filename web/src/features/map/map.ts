@@ -2,7 +2,8 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useParams } from "react-router";
 import { api, unwrap, type Schemas } from "../../api/client";
 
-export function useFirstMap() {
+/** All maps, those put away too. */
+export function useMaps() {
   return useQuery({ queryKey: ["maps"], queryFn: () => unwrap(api.GET("/api/maps")) });
 }
 
@@ -21,15 +22,11 @@ export function useMapById(mapId: string | undefined) {
   });
 }
 
-/** A change of the map, given the map's id and the revision on screen. */
-export type Edit = (mapId: string, revision: number) => Promise<Schemas["Map"]>;
-
-/** Sends a change and takes the answer as the new map. The revision on screen when the form was opened goes along. */
-export function useEdit() {
+/** Sends a change of a map and takes the answer as the new map. */
+export function useMapChange(mapId: string) {
   const queries = useQueryClient();
-  const { mapId } = useParams();
   return useMutation({
-    mutationFn: ({ edit, revision }: { edit: Edit; revision: number }) => edit(mapId!, revision),
+    mutationFn: (change: () => Promise<Schemas["Map"]>) => change(),
     onSuccess: (map) => queries.setQueryData(["map", mapId], map),
   });
 }

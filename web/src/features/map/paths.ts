@@ -1,7 +1,25 @@
 /** Addresses of the views. */
 export const paths = {
+  maps: () => "/maps",
   map: (mapId: string) => `/map/${mapId}`,
+  start: (mapId: string) => `/map/${mapId}/start`,
   gates: (mapId: string) => `/map/${mapId}/gates`,
+  flow: (mapId: string) => `/map/${mapId}/flow`,
+  held: (mapId: string) => `/map/${mapId}/held`,
+  principles: (mapId: string) => `/map/${mapId}/principles`,
+  review: (mapId: string) => `/map/${mapId}/review`,
+  questions: (mapId: string) => `/map/${mapId}/questions`,
+  history: (mapId: string) => `/map/${mapId}/history`,
+  workshop: (mapId: string, list = "situations") => `/map/${mapId}/workshop/${list}`,
+  /** The workshop with a part opened; `query` is that of the setting. */
+  edit: (mapId: string, list: string, part: string, query: string) =>
+    `/map/${mapId}/workshop/${list}${query ? `${query}&` : "?"}edit=${part}`,
+  /** The workshop with a new part opened; `query` is that of the setting. */
+  add: (mapId: string, list: string, query: string) =>
+    `/map/${mapId}/workshop/${list}${query ? `${query}&` : "?"}new=`,
+  files: (mapId: string) => `/map/${mapId}/files`,
+  booklet: (mapId: string) => `/map/${mapId}/booklet`,
   situation: (mapId: string, situation: string) => `/map/${mapId}/at/${situation}`,
+  card: (mapId: string, situation: string) => `/map/${mapId}/at/${situation}/card`,
   drill: (mapId: string, situation: string) => `/map/${mapId}/at/${situation}/drill`,
 };

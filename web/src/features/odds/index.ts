@@ -2,11 +2,19 @@ export { OddsControls } from "./OddsControls";
 export {
   useAim,
   useExplanation,
+  useFlow,
   useGates,
   useLateCurve,
   useOdds,
+  useOddsSoon,
+  useOtherOdds,
+  useOverview,
+  useRestAdvice,
   useReview,
+  useStances,
+  useStories,
   useWas,
   type OddsData,
+  type Overview,
 } from "./odds";
-export { useSetting, settingQuery, type Setting } from "./setting";
+export { useMoving, useSetting, settingQuery, type Setting } from "./setting";

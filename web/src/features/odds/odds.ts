@@ -1,26 +1,74 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
+import { keepPreviousData, queryOptions, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
 import { api, unwrap, type Schemas } from "../../api/client";
-import { useSetting, type Setting } from "./setting";
+import { useSetting, useWrittenSetting, type Setting } from "./setting";
 
 export type OddsData = Schemas["Odds"];
+export type Overview = Schemas["OddsOverview"];
 
-/** The odds of a map under the setting in the address; they follow the map's revision. */
-export function useOdds(map: Schemas["Map"] | undefined) {
+/** The same revision under the same setting has the same odds for ever, so they are neither asked for again nor compared. */
+const SOLVED_ONCE = { staleTime: Infinity, structuralSharing: false } as const;
+
+type Question = { params: { path: { mapId: string }; query: Setting }; signal: AbortSignal };
+
+/**
+ * A solved map under the setting, as `ask` gets it; it follows the map's revision. While an answer is on its way no other
+ * is asked for: it is shown when it comes and then the newest setting is asked for, so that a hand which never rests sees
+ * the odds move with it.
+ */
+function useSolved<T>(
+  map: Schemas["Map"] | undefined,
+  solved: { name: string; ask: (question: Question) => Promise<T> },
+) {
   const [setting] = useSetting();
   const mapId = map?.id;
-  return useQuery({
-    queryKey: ["odds", mapId, map?.revision, setting],
+  const [asked, setAsked] = useState({ mapId, setting });
+  const query = useQuery({
+    ...solvedQuery(map, asked.setting, solved),
     enabled: mapId !== undefined,
     placeholderData: keepPreviousData,
-    queryFn: ({ signal }) =>
-      unwrap(
-        api.GET("/api/maps/{mapId}/odds", {
-          params: { path: { mapId: mapId! }, query: { ...setting } },
-          signal,
-        }),
-      ),
   });
+  const isNew = asked.mapId !== mapId || (asked.setting !== setting && !query.isFetching);
+  if (isNew) setAsked({ mapId, setting });
+  return query;
+}
+
+function solvedQuery<T>(
+  map: Schemas["Map"] | undefined,
+  setting: Setting,
+  { name, ask }: { name: string; ask: (question: Question) => Promise<T> },
+) {
+  return queryOptions({
+    queryKey: [name, map?.id, map?.revision, setting],
+    ...SOLVED_ONCE,
+    queryFn: ({ signal }) => ask({ params: { path: { mapId: map!.id }, query: setting }, signal }),
+  });
+}
+
+const ODDS = {
+  name: "odds",
+  ask: (question: Question) => unwrap(api.GET("/api/maps/{mapId}/odds", question)),
+};
+const OVERVIEW = {
+  name: "overview",
+  ask: (question: Question) => unwrap(api.GET("/api/maps/{mapId}/odds/overview", question)),
+};
+
+/** The odds of a map: every situation, reaction and response. */
+export function useOdds(map: Schemas["Map"] | undefined) {
+  return useSolved(map, ODDS);
+}
+
+/** What each situation is worth, for a view of the whole map. */
+export function useOverview(map: Schemas["Map"] | undefined) {
+  return useSolved(map, OVERVIEW);
+}
+
+/** Asks for the odds when they are about to be wanted. */
+export function useOddsSoon(map: Schemas["Map"]): () => void {
+  const queries = useQueryClient();
+  const [setting] = useSetting();
+  return () => void queries.prefetchQuery(solvedQuery(map, setting, ODDS));
 }
 
 export function useAim(map: Schemas["Map"] | undefined): Schemas["Aim"] | undefined {
@@ -31,90 +79,118 @@ export function useAim(map: Schemas["Map"] | undefined): Schemas["Aim"] | undefi
 const SHOWN_FOR = 4000;
 
 /** The odds as they were before the present burst of changes; undefined again a few seconds after the last one. */
-export function useWas(odds: OddsData | undefined): OddsData | undefined {
-  const last = useRef<OddsData>(undefined);
-  const [was, setWas] = useState<OddsData>();
+export function useWas<T extends object>(odds: T | undefined): T | undefined {
+  const [seen, setSeen] = useState(odds);
+  const [was, setWas] = useState<T>();
+  // While drawing, not after it: everything would be drawn twice at every step of a slider.
+  if (odds !== seen) {
+    setSeen(odds);
+    if (odds && seen && !was) setWas(seen);
+  }
   useEffect(() => {
-    const previous = last.current;
-    last.current = odds;
-    if (!odds || !previous || odds === previous) return;
-    setWas((kept) => kept ?? previous);
     const timer = setTimeout(() => setWas(undefined), SHOWN_FOR);
     return () => clearTimeout(timer);
   }, [odds]);
   return was;
 }
 
-const SETTLED_AFTER = 250;
-
-/** The setting once it has stopped moving; what is dear to compute waits for that. */
-function useSettledSetting(): Setting {
-  const [setting] = useSetting();
-  const [settled, setSettled] = useState(setting);
-  useEffect(() => {
-    const timer = setTimeout(() => setSettled(setting), SETTLED_AFTER);
-    return () => clearTimeout(timer);
-  }, [setting]);
-  return settled;
+/** Something computed for a map under the setting at rest; the last answer stays on screen until the next is there. */
+function useComputed<T>(
+  name: string,
+  map: Schemas["Map"] | undefined,
+  ask: (params: { path: { mapId: string }; query: Setting }, signal: AbortSignal) => Promise<T>,
+  about?: unknown,
+) {
+  const setting = useWrittenSetting();
+  return useQuery({
+    queryKey: [name, map?.id, map?.revision, setting, about],
+    enabled: map !== undefined,
+    placeholderData: keepPreviousData,
+    queryFn: ({ signal }) => ask({ path: { mapId: map!.id }, query: setting }, signal),
+  });
 }
 
 /** What everything hangs on: the map without each reaction in turn. */
 export function useGates(map: Schemas["Map"] | undefined) {
-  const setting = useSettledSetting();
-  return useQuery({
-    queryKey: ["gates", map?.id, map?.revision, setting],
-    enabled: map !== undefined,
-    placeholderData: keepPreviousData,
-    queryFn: ({ signal }) =>
-      unwrap(
-        api.GET("/api/maps/{mapId}/odds/gates", {
-          params: { path: { mapId: map!.id }, query: { ...setting } },
-          signal,
-        }),
-      ),
-  });
+  return useComputed("gates", map, (params, signal) =>
+    unwrap(api.GET("/api/maps/{mapId}/odds/gates", { params, signal })),
+  );
 }
 
 /** The map's weaknesses, those that cost most first. */
 export function useReview(map: Schemas["Map"] | undefined) {
-  const setting = useSettledSetting();
-  return useQuery({
-    queryKey: ["review", map?.id, map?.revision, setting],
-    enabled: map !== undefined,
-    placeholderData: keepPreviousData,
-    queryFn: ({ signal }) =>
-      unwrap(
-        api.GET("/api/maps/{mapId}/review", {
-          params: { path: { mapId: map!.id }, query: { ...setting } },
-          signal,
-        }),
-      ),
-  });
+  return useComputed("review", map, (params, signal) =>
+    unwrap(api.GET("/api/maps/{mapId}/review", { params, signal })),
+  );
 }
 
 /** What a late start costs. */
 export function useLateCurve(map: Schemas["Map"] | undefined) {
-  const setting = useSettledSetting();
-  return useQuery({
-    queryKey: ["late", map?.id, map?.revision, setting],
-    enabled: map !== undefined,
-    placeholderData: keepPreviousData,
-    queryFn: ({ signal }) =>
+  return useComputed("late", map, (params, signal) =>
+    unwrap(api.GET("/api/maps/{mapId}/odds/late", { params, signal })),
+  );
+}
+
+/** Where 100 starts go, exchange by exchange, from the starts or from one situation. */
+export function useFlow(map: Schemas["Map"] | undefined, from: string | undefined, exchanges: number) {
+  return useComputed(
+    "flow",
+    map,
+    ({ path, query }, signal) =>
       unwrap(
-        api.GET("/api/maps/{mapId}/odds/late", {
-          params: { path: { mapId: map!.id }, query: { ...setting } },
+        api.GET("/api/maps/{mapId}/odds/flow", {
+          params: { path, query: { ...query, from, exchanges } },
           signal,
         }),
       ),
+    [from, exchanges],
+  );
+}
+
+/** The commonest ways a round goes. */
+export function useStories(map: Schemas["Map"] | undefined, from: string | undefined) {
+  return useComputed(
+    "stories",
+    map,
+    ({ path, query }, signal) =>
+      unwrap(
+        api.GET("/api/maps/{mapId}/odds/stories", { params: { path, query: { ...query, from } }, signal }),
+      ),
+    from,
+  );
+}
+
+/** What each stance is worth. */
+export function useStances(map: Schemas["Map"] | undefined) {
+  return useComputed("stances", map, (params, signal) =>
+    unwrap(api.GET("/api/maps/{mapId}/odds/stances", { params, signal })),
+  );
+}
+
+/** At each resting place: stop or go on. */
+export function useRestAdvice(map: Schemas["Map"] | undefined) {
+  return useComputed("rest", map, (params, signal) =>
+    unwrap(api.GET("/api/maps/{mapId}/odds/rest", { params, signal })),
+  );
+}
+
+/** The odds under another setting than the one in the address, to lay beside it. */
+export function useOtherOdds(map: Schemas["Map"] | undefined, other: Partial<Setting> | undefined) {
+  const [setting] = useSetting();
+  return useQuery({
+    ...solvedQuery(map, { ...setting, ...other }, ODDS),
+    enabled: map !== undefined && other !== undefined,
   });
 }
 
-/** Where a reaction's worth comes from and where it is lost. */
+/** Where a reaction's worth comes from and where it is lost; of the same reaction the last answer stays meanwhile. */
 export function useExplanation(map: Schemas["Map"], reaction: string | undefined) {
-  const [setting] = useSetting();
+  const setting = useWrittenSetting();
   return useQuery({
     queryKey: ["explanation", map.id, map.revision, setting, reaction],
     enabled: reaction !== undefined,
+    placeholderData: (previous: Schemas["Explanation"] | undefined, query) =>
+      query?.queryKey[4] === reaction ? previous : undefined,
     queryFn: ({ signal }) =>
       unwrap(
         api.GET("/api/maps/{mapId}/odds/explanation", {

@@ -1,5 +1,6 @@
-import { useCallback, useMemo } from "react";
+import { useCallback, useMemo, useSyncExternalStore } from "react";
 import { useSearchParams } from "react-router";
+import { isMoving, letGo, move, onMove, underTheHand } from "./moving";
 
 /** What the odds are asked for; it lives in the address, so that a link opens the same view. */
 export interface Setting {
@@ -7,7 +8,11 @@ export interface Setting {
   matchup?: string;
   read: number;
   late: number;
+  /** Stances tried out, each principle/stance or principle/any, over the house's own. */
+  stance?: string[];
 }
+
+const hundredths = (value: number) => Math.round(value * 100) / 100;
 
 const USUAL = { read: 0.25, late: 0.5 };
 
@@ -16,37 +21,74 @@ function number(text: string | null, otherwise: number, max: number): number {
   return value >= 0 && value <= max ? value : otherwise;
 }
 
-export function useSetting(): [Setting, (change: Partial<Setting>) => void] {
-  const [params, setParams] = useSearchParams();
+function useSettingOf(params: URLSearchParams, moved: Partial<Setting>): Setting {
   const aim = params.get("aim") ?? undefined;
   const matchup = params.get("matchup") ?? undefined;
-  const read = number(params.get("read"), USUAL.read, 1);
-  const late = number(params.get("late"), USUAL.late, 30);
-  const setting = useMemo(() => ({ aim, matchup, read, late }), [aim, matchup, read, late]);
+  const read = moved.read ?? number(params.get("read"), USUAL.read, 1);
+  const late = moved.late ?? number(params.get("late"), USUAL.late, 30);
+  const stances = params.getAll("stance").join(" ");
+  return useMemo(
+    () => ({ aim, matchup, read, late, stance: stances === "" ? undefined : stances.split(" ") }),
+    [aim, matchup, read, late, stances],
+  );
+}
+
+const NOTHING: Partial<Setting> = {};
+
+/** The setting as the address says it, for what is too dear to follow a hand: it changes once the hand rests. */
+export function useWrittenSetting(): Setting {
+  const [params] = useSearchParams();
+  return useSettingOf(params, NOTHING);
+}
+
+/** The setting, with what is under the hand; a change of it, and a change that may go on as long as a hand moves. */
+export function useSetting(): [
+  Setting,
+  (change: Partial<Setting>) => void,
+  (name: "read" | "late", value: number) => void,
+] {
+  const [params, setParams] = useSearchParams();
+  const setting = useSettingOf(params, useSyncExternalStore(onMove, underTheHand));
   const change = useCallback(
-    (part: Partial<Setting>) =>
-      setParams(
-        (now) => {
-          const next = new URLSearchParams(now);
-          for (const [name, value] of Object.entries(part)) {
-            next.set(name, typeof value === "number" ? String(Math.round(value * 100) / 100) : value);
-          }
-          return next;
-        },
-        { replace: true },
-      ),
+    (part: Partial<Setting>) => {
+      const whole = { ...underTheHand(), ...part };
+      setParams((now) => written(now, whole), { replace: true });
+      letGo();
+    },
     [setParams],
   );
-  return [setting, change];
+  const drag = useCallback(
+    (name: "read" | "late", value: number) => move({ [name]: hundredths(value) }, change),
+    [change],
+  );
+  return [setting, change, drag];
+}
+
+/** True while a hand moves a part of the setting. */
+export function useMoving(): boolean {
+  return useSyncExternalStore(onMove, isMoving);
+}
+
+function written(now: URLSearchParams, part: Partial<Setting>): URLSearchParams {
+  const next = new URLSearchParams(now);
+  for (const [name, value] of Object.entries(part) as [string, Setting[keyof Setting]][]) {
+    next.delete(name);
+    if (Array.isArray(value)) value.forEach((one) => next.append(name, one));
+    else if (value !== undefined)
+      next.set(name, typeof value === "number" ? String(hundredths(value)) : value);
+  }
+  return next;
 }
 
 /** The part of the address that keeps the setting when moving on. */
 export function settingQuery(params: URLSearchParams): string {
   const kept = new URLSearchParams();
+  const now = written(params, underTheHand());
   for (const name of ["aim", "matchup", "read", "late"]) {
-    const value = params.get(name);
+    const value = now.get(name);
     if (value !== null) kept.set(name, value);
   }
+  now.getAll("stance").forEach((stance) => kept.append("stance", stance));
   const text = kept.toString();
   return text ? `?${text}` : "";
 }

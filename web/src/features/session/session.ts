@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, unwrap } from "../../api/client";
+import { api, unwrap, unwrapNothing } from "../../api/client";
 
 export function useSession() {
   return useQuery({
@@ -23,7 +23,7 @@ export function useSignIn() {
 export function useSignOut() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: () => unwrap(api.DELETE("/api/session").then((r) => ({ ...r, data: true }))),
+    mutationFn: () => unwrapNothing(api.DELETE("/api/session")),
     onSuccess: () => {
       queries.clear();
       location.assign("/");

@@ -1,13 +1,19 @@
-import { useState } from "react";
+import { useState, type ReactNode } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
 import { hundred, seconds } from "../../labels";
+import { useCommand } from "../../ui/commands";
+import { hasDraft } from "../../ui/draft";
 import { Gate, narrowness, Odds } from "../../ui/Gate";
-import { lowerFirst, paths, withoutThey } from "../map";
+import { Caution } from "../../ui/Notice";
+import { lowerFirst, paths, placeTitle, techniqueOf, withoutThey } from "../map";
 import { settingQuery } from "../odds";
-import { isSituation, likelihoodText, placeTitle, techniqueOf } from "./places";
-import { ReactionForm } from "./ReactionForm";
-import { ResponseForm } from "./ResponseForm";
+import { closedInWords } from "./closing";
+import { isSituation, likelihoodText } from "./places";
+import { ReactionForm, reactionKey } from "./ReactionForm";
+import { ResponseForm, responseKey } from "./ResponseForm";
+import { forWhom, Teaching } from "./Teaching";
+import { Why } from "./Why";
 import { Window } from "./Window";
 
 /** One reaction with its gate, its window against the clock, and everything they do about it. */
@@ -26,11 +32,19 @@ export function ReactionBlock({
   was?: Schemas["ReactionOdds"];
   rank: number;
 }) {
-  const [editing, setEditing] = useState(false);
-  const [adding, setAdding] = useState(false);
-  const title = techniqueOf(map, reaction)?.title ?? reaction.technique;
+  const [editing, setEditing] = useState(() => hasDraft(reactionKey(map, reaction.id)));
+  const [adding, setAdding] = useState(() => hasDraft(responseKey(map, reaction.id)));
+  const technique = techniqueOf(map, reaction);
+  const title = technique?.title ?? reaction.technique;
+  useCommand({ title: `Edit what you do: ${title}`, run: () => setEditing(true) });
+  useCommand({ title: `Add what they do about: ${title}`, run: () => setAdding(true) });
   return (
-    <section className="border-b border-rule py-3" aria-label={title}>
+    <section
+      id={reaction.id}
+      tabIndex={-1}
+      className="scroll-mt-4 border-b border-rule py-3"
+      aria-label={title}
+    >
       <div className={`flex flex-wrap items-baseline gap-x-3 ${odds.usable ? "" : "text-quiet"}`}>
         <span className="key" aria-hidden="true">
           {rank}
@@ -56,14 +70,14 @@ export function ReactionBlock({
           Closed here: {closedInWords(map, reaction, odds.closedBy)}.
         </p>
       )}
-      {editing && (
-        <ReactionForm
-          map={map}
-          situation={situation.id}
-          reaction={reaction}
-          onDone={() => setEditing(false)}
-        />
+      {technique && technique.cautions.length > 0 && (
+        <div className="mt-1.5 space-y-1 lg:ml-[34px]">
+          {technique.cautions.map((caution) => (
+            <Caution key={caution}>{caution}</Caution>
+          ))}
+        </div>
       )}
+      {editing && <ReactionForm map={map} reaction={reaction} onDone={() => setEditing(false)} />}
       {odds.responses.length === 0 && (
         <p className="mt-2 text-rust">What do they do about it? Nobody has said yet.</p>
       )}
@@ -83,21 +97,46 @@ export function ReactionBlock({
           );
         })}
       </ul>
-      {adding ? (
-        <div className="lg:pl-[34px]">
-          <ResponseForm map={map} reaction={reaction.id} onDone={() => setAdding(false)} />
-        </div>
-      ) : (
+      <div className="mt-1 flex flex-wrap gap-x-6 lg:pl-[34px]">
         <button
           type="button"
-          className="word mt-1 lg:ml-[34px]"
+          className="word"
           aria-label={`Add what they do about ${title}`}
           onClick={() => setAdding(true)}
         >
           Add what they do
         </button>
+        {technique && (
+          <Disclosure title="How it is done">
+            <p className="mb-1 text-quiet">{forWhom(technique)}</p>
+            <Teaching technique={technique} />
+          </Disclosure>
+        )}
+        {odds.usable && (
+          <Disclosure title={`Why ${hundred(odds.worth)}?`}>
+            <Why map={map} reaction={reaction.id} worth={odds.worth} />
+          </Disclosure>
+        )}
+      </div>
+      {adding && (
+        <div className="lg:pl-[34px]">
+          <ResponseForm map={map} reaction={reaction.id} onDone={() => setAdding(false)} />
+        </div>
       )}
     </section>
+  );
+}
+
+/** Something that can be looked up here; what is inside is made only when it is opened. */
+function Disclosure({ title, children }: { title: string; children: ReactNode }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <div className={open ? "order-last basis-full" : ""}>
+      <button type="button" className="word" aria-expanded={open} onClick={() => setOpen(!open)}>
+        {title}
+      </button>
+      {open && <div className="mt-1 mb-2 max-w-2xl border-l-2 border-rule pl-3">{children}</div>}
+    </div>
   );
 }
 
@@ -111,32 +150,6 @@ function needsInWords(map: Schemas["Map"], needs: Record<string, boolean>): stri
     unwanted.length > 0 ? `unless ${unwanted.map(title).join(" or ")}` : "",
   ];
   return parts.filter(Boolean).join(", ");
-}
-
-/** Why a reaction is closed: the facts that are against it. */
-function closedInWords(
-  map: Schemas["Map"],
-  reaction: Schemas["Reaction"],
-  closedBy: Schemas["Closing"][],
-): string {
-  return closedBy
-    .map(({ kind, what }) => {
-      switch (kind) {
-        case "fact": {
-          const title = lowerFirst(map.facts.find((f) => f.id === what)?.title ?? what);
-          return reaction.needs[what] ? `it is not so that ${title}` : title;
-        }
-        case "stance":
-          return "the house has taken the other stance";
-        case "injury":
-          return `not with a bad ${what.replace("-", " ")}`;
-        case "children":
-          return "not for children";
-        case "rule":
-          return lowerFirst(map.rules.find((r) => r.id === what)?.title ?? what);
-      }
-    })
-    .join(", and ");
 }
 
 function Working({
@@ -174,7 +187,7 @@ function ResponseRow({
   response: Schemas["Response"];
   odds: Schemas["ResponseOdds"];
 }) {
-  const [editing, setEditing] = useState(false);
+  const [editing, setEditing] = useState(() => hasDraft(responseKey(map, reaction.id, response.id)));
   const [params] = useSearchParams();
   const cue = withoutThey(response.cue);
   if (editing) {
@@ -220,7 +233,7 @@ function ResponseRow({
       )}
       <button
         type="button"
-        className="word justify-self-end"
+        className="word justify-self-end max-sm:col-start-2"
         aria-label={`${odds.answered ? "Edit" : "Answer"}: they ${lowerFirst(cue)}`}
         onClick={() => setEditing(true)}
       >

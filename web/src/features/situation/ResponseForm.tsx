@@ -1,8 +1,12 @@
-import { useState } from "react";
-import { api, unwrap, type Schemas } from "../../api/client";
-import { EditForm } from "./EditForm";
-import { Labelled } from "../../ui/Labelled";
-import { draftOf, LikelihoodField, PlaceSelect, readDraft } from "./Fields";
+import { api, problemOf, unwrap, type Schemas } from "../../api/client";
+import { Refused } from "../../ui/Notice";
+import { MoveResponse } from "./MoveResponse";
+import { freeId, PartForm, RESPONSE_FIELDS, textOf, usePart, type Part } from "../workshop";
+
+/** Where what is typed about a response, new or old, is kept until it is saved. */
+export function responseKey(map: Schemas["Map"], reaction: string, response = "+"): string {
+  return `${map.id}/reactions/${reaction}/responses/${response}`;
+}
 
 /** Adds or changes what they do about a reaction. */
 export function ResponseForm({
@@ -16,70 +20,55 @@ export function ResponseForm({
   response?: Schemas["Response"];
   onDone: () => void;
 }) {
-  const [revision] = useState(map.revision);
-  const [cue, setCue] = useState(response?.cue ?? "");
-  const [often, setOften] = useState(draftOf(response?.often));
-  const [leads, setLeads] = useState(response?.leads ?? "");
-  const [tried, setTried] = useState(false);
-  const likelihood = readDraft(often, false);
-  const cueError = cue.trim() === "" ? "Write what they do." : undefined;
-  const read = () => {
-    setTried(true);
-    if (cueError || typeof likelihood === "string") return undefined;
-    const body = { cue: cue.trim(), often: likelihood, leads: leads || undefined };
-    return (mapId: string, base: number) =>
-      response
-        ? unwrap(
-            api.PUT("/api/maps/{mapId}/reactions/{reaction}/responses/{response}", {
-              params: { path: { mapId, reaction, response: response.id } },
-              body: { ...body, revision: base },
-            }),
-          )
-        : unwrap(
-            api.POST("/api/maps/{mapId}/reactions/{reaction}/responses", {
-              params: { path: { mapId, reaction } },
-              body: { ...body, revision: base },
-            }),
-          );
+  const part = usePart(map, "reactions", reaction);
+  if (part.isError) return <Refused problem={problemOf(part.error)} />;
+  if (!part.data) return null;
+  const whole = part.data;
+  const responses = (whole.responses as Part[] | undefined) ?? [];
+  const at = responses.findIndex((r) => r.id === response?.id);
+  const old = at < 0 ? undefined : responses[at];
+  const put = (value: Part): Part => {
+    if (old) return { ...whole, responses: responses.map((r, i) => (i === at ? { ...value, id: r.id } : r)) };
+    const id = freeId(
+      textOf(value, "cue"),
+      responses.map((r) => textOf(r, "id")),
+    );
+    return { ...whole, responses: [...responses, { ...value, id }] };
   };
+  const draftKey = responseKey(map, reaction, response?.id);
   return (
-    <EditForm
-      revision={revision}
-      read={read}
-      onDone={onDone}
-      remove={
-        response && {
-          label: "Take this response out",
-          edit: (mapId, base) =>
-            unwrap(
-              api.DELETE("/api/maps/{mapId}/reactions/{reaction}/responses/{response}", {
-                params: { path: { mapId, reaction, response: response.id }, query: { revision: base } },
-              }),
-            ),
+    <>
+      <PartForm
+        map={map}
+        draftKey={draftKey}
+        fields={RESPONSE_FIELDS}
+        initial={old ?? { often: "sometimes" }}
+        place={`/responses/${at < 0 ? responses.length : at}`}
+        summary={(value) => `${old ? "Changed" : "Added"} “${textOf(value, "cue")}”`}
+        toInput={(value) => ({ list: "reactions", id: reaction, part: put(value) })}
+        watch={typeof whole.from === "string" ? whole.from : undefined}
+        remove={
+          response && {
+            title: "Take this response out",
+            run: (revision) =>
+              unwrap(
+                api.DELETE("/api/maps/{mapId}/reactions/{reaction}/responses/{response}", {
+                  params: { path: { mapId: map.id, reaction, response: response.id }, query: { revision } },
+                }),
+              ),
+          }
         }
-      }
-    >
-      <Labelled label="What they do" error={tried ? cueError : undefined}>
-        <input
-          className="box mt-0.5"
-          value={cue}
-          placeholder="They …"
-          maxLength={400}
-          aria-invalid={tried && Boolean(cueError)}
-          onChange={(event) => setCue(event.target.value)}
+        onDone={() => onDone()}
+      />
+      {response && (
+        <MoveResponse
+          map={map}
+          reaction={reaction}
+          response={response.id}
+          draftKey={draftKey}
+          onDone={onDone}
         />
-      </Labelled>
-      <div className="grid gap-3 sm:grid-cols-2">
-        <LikelihoodField
-          label="How often"
-          draft={often}
-          onChange={setOften}
-          error={tried && typeof likelihood === "string" ? likelihood : undefined}
-        />
-        <Labelled label="It leads to">
-          <PlaceSelect map={map} value={leads} onChange={setLeads} none="nobody has answered this yet" />
-        </Labelled>
-      </div>
-    </EditForm>
+      )}
+    </>
   );
 }

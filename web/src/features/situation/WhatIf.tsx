@@ -1,8 +1,7 @@
 import { useState } from "react";
 import { api, problemOf, unwrap, type Schemas } from "../../api/client";
 import { Refused } from "../../ui/Notice";
-import { useEdit } from "../map";
-import { techniqueOf } from "./places";
+import { techniqueOf, useMapChange } from "../map";
 
 /** Files what they did that nobody has answered yet: a few words and one press. */
 export function WhatIf({
@@ -14,7 +13,7 @@ export function WhatIf({
   reactions: Schemas["Reaction"][];
   best: string | undefined;
 }) {
-  const save = useEdit();
+  const save = useMapChange(map.id);
   const [words, setWords] = useState("");
   const [chosen, setChosen] = useState("");
   const after = reactions.find((r) => r.id === (chosen || best)) ?? reactions[0];
@@ -23,20 +22,17 @@ export function WhatIf({
     const cue = words.trim();
     if (cue === "") return;
     save.mutate(
-      {
-        revision: map.revision,
-        edit: (mapId, revision) =>
-          unwrap(
-            api.POST("/api/maps/{mapId}/reactions/{reaction}/responses", {
-              params: { path: { mapId, reaction: after.id } },
-              body: {
-                revision,
-                cue: /^they\b/i.test(cue) ? cue : `They ${cue}`,
-                often: { word: "sometimes" },
-              },
-            }),
-          ),
-      },
+      () =>
+        unwrap(
+          api.POST("/api/maps/{mapId}/reactions/{reaction}/responses", {
+            params: { path: { mapId: map.id, reaction: after.id } },
+            body: {
+              revision: map.revision,
+              cue: /^they\b/i.test(cue) ? cue : `They ${cue}`,
+              often: { word: "sometimes" },
+            },
+          }),
+        ),
       { onSuccess: () => setWords("") },
     );
   };

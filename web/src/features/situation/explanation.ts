@@ -1,13 +1,19 @@
 import type { Schemas } from "../../api/client";
 import { hundred, seconds } from "../../labels";
-import { lowerFirst, withoutThey } from "../map";
-import { placeTitle } from "./places";
+import { lowerFirst, placeTitle, withoutThey } from "../map";
 
 /** "22 are lost because they smash the knee back down." Empty when nothing much is. */
 export function biggestLoss(map: Schemas["Map"], explanation: Schemas["Explanation"]): string {
-  const worst = [...explanation.parts].sort((a, b) => b.lost - a.lost)[0];
-  if (!worst || hundred(worst.lost) < 2) return "";
-  return `${hundred(worst.lost)} are lost because ${reason(map, explanation, worst)}.`;
+  const worst = Math.max(...explanation.parts.map((part) => part.lost), 0);
+  return hundred(worst) < 2 ? "" : (losses(map, explanation)[0] ?? "");
+}
+
+/** Every loss of at least one in a hundred, the largest first, in words. */
+export function losses(map: Schemas["Map"], explanation: Schemas["Explanation"]): string[] {
+  return [...explanation.parts]
+    .sort((a, b) => b.lost - a.lost)
+    .filter((part) => hundred(part.lost) >= 1)
+    .map((part) => `${hundred(part.lost)} are lost because ${reason(map, explanation, part)}.`);
 }
 
 function reason(

@@ -1,1 +1,2 @@
+export { ResponseForm } from "./ResponseForm";
 export { SituationPage } from "./SituationPage";

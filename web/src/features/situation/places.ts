@@ -1,18 +1,7 @@
 import type { Schemas } from "../../api/client";
 
-export function placeTitle(map: Schemas["Map"], id: string): string {
-  return map.situations.find((s) => s.id === id)?.title ?? map.outcomes.find((o) => o.id === id)?.title ?? id;
-}
-
 export function isSituation(map: Schemas["Map"], id: string): boolean {
   return map.situations.some((s) => s.id === id);
-}
-
-export function techniqueOf(
-  map: Schemas["Map"],
-  reaction: Schemas["Reaction"],
-): Schemas["Technique"] | undefined {
-  return map.techniques.find((t) => t.id === reaction.technique);
 }
 
 /** Where one can come from: each place once, with what leads here. */

@@ -29,41 +29,47 @@ export function capsule(a: Point, ra: number, b: Point, rb: number): string {
 const MIDDLE = 110;
 const mirror = (p: Point): Point => ({ x: 2 * MIDDLE - p.x, y: p.y });
 
-/** Two parts of an arm and of a leg on the near side; the far side is their mirror image. */
-const ARM: [Point, number, Point, number][] = [
-  [{ x: 66, y: 92 }, 13, { x: 40, y: 138 }, 10.5],
-  [{ x: 38, y: 148 }, 10, { x: 60, y: 192 }, 7],
+type Part = [Point, number, Point, number];
+
+/** Upper arm, forearm and hand; thigh, shin and foot of the near side. The far side is their mirror image. */
+const ARM: Part[] = [
+  [{ x: 65, y: 98 }, 13.5, { x: 41, y: 142 }, 10],
+  [{ x: 40, y: 155 }, 9.5, { x: 55, y: 189 }, 6.5],
+  [{ x: 60, y: 201 }, 6.5, { x: 65, y: 210 }, 5],
 ];
-const LEG: [Point, number, Point, number][] = [
-  [{ x: 92, y: 212 }, 18, { x: 76, y: 276 }, 13],
-  [{ x: 75, y: 289 }, 12.5, { x: 84, y: 346 }, 8],
+const LEG: Part[] = [
+  [{ x: 93, y: 210 }, 18.5, { x: 79, y: 271 }, 12.5],
+  [{ x: 78, y: 287 }, 12, { x: 84, y: 335 }, 7.5],
+  [{ x: 83, y: 348 }, 6.5, { x: 72, y: 357 }, 5.5],
 ];
 
-function limb(parts: [Point, number, Point, number][], far: boolean): string[] {
+function limb(parts: Part[], far: boolean): string[] {
   return parts.map(([a, ra, b, rb]) => (far ? capsule(mirror(a), ra, mirror(b), rb) : capsule(a, ra, b, rb)));
 }
 
-/** Limbs lie under the trunk, so they are drawn first. */
+/** Limbs and the neck lie under the trunk, so they are drawn first. */
 export const DRAWING_ORDER: Segment[] = [
   "near-leg",
   "far-leg",
   "near-arm",
   "far-arm",
+  "head",
   "hips",
   "trunk",
-  "head",
 ];
 
-/** The outline of every segment of a player on the back, seen from above, in a box of 220 by 360. */
+/** The outline of every segment of a player on the back, seen from above, in a box of 220 by 366. */
 export const OUTLINE: Record<Segment, string[]> = {
-  head: ["M 110 14 C 125 14 132 26 132 40 C 132 56 122 68 110 68 C 98 68 88 56 88 40 C 88 26 95 14 110 14 Z"],
+  head: [
+    "M 100 82 L 101 64 C 92 58 88 49 88 40 C 88 24 97 13 110 13 C 123 13 132 24 132 40 C 132 49 128 58 119 64 L 120 82 Z",
+  ],
   "near-arm": limb(ARM, false),
   "far-arm": limb(ARM, true),
   trunk: [
-    "M 84 76 C 96 72 124 72 136 76 C 146 79 149 86 148 96 L 142 152 C 141 162 138 166 130 166 L 90 166 C 82 166 79 162 78 152 L 72 96 C 71 86 74 79 84 76 Z",
+    "M 99 75 C 90 79 78 79 71 85 C 65 90 66 99 69 108 L 79 150 C 81 160 83 167 91 167 L 129 167 C 137 167 139 160 141 150 L 151 108 C 154 99 155 90 149 85 C 142 79 130 79 121 75 C 114 80 106 80 99 75 Z",
   ],
   hips: [
-    "M 84 172 L 136 172 C 142 172 144 176 145 182 L 147 196 C 147 203 143 206 136 204 L 118 198 C 112 196 108 196 102 198 L 84 204 C 77 206 73 203 73 196 L 75 182 C 76 176 78 172 84 172 Z",
+    "M 86 173 L 134 173 C 141 173 143 177 144 183 L 147 198 C 148 205 143 208 136 205 L 118 199 C 112 197 108 197 102 199 L 84 205 C 77 208 72 205 73 198 L 76 183 C 77 177 79 173 86 173 Z",
   ],
   "near-leg": limb(LEG, false),
   "far-leg": limb(LEG, true),

@@ -16,7 +16,9 @@ describe("the body figure", () => {
     const held = [...container.querySelectorAll('[data-held="true"]')].map((e) =>
       e.getAttribute("data-segment"),
     );
-    expect(held).toEqual(["near-arm", "near-arm"]);
+    expect(held).toEqual(["near-arm"]);
+    expect(container.querySelectorAll('[data-segment="near-arm"] path.fill-green')).toHaveLength(3);
+    expect(container.querySelectorAll("path.fill-green")).toHaveLength(3);
   });
 
   it("draws a limb part as wide as its ends", () => {

@@ -1,0 +1,88 @@
+import { useSearchParams } from "react-router";
+import { problemOf, type Schemas } from "../../api/client";
+import { hundred, STAGE_LABEL, STAGES } from "../../labels";
+import { Gate } from "../../ui/Gate";
+import { Failed, Loading, NotSolved } from "../../ui/Notice";
+import { paths, useMap } from "../map";
+import { settingQuery, useOdds, type OddsData } from "../odds";
+import { Card } from "./Card";
+import { PrintBar } from "./PrintBar";
+import { SettingLine } from "./SettingLine";
+
+/** The whole map as a booklet: the overview, then a page for every situation, family by family. */
+export function BookletPage() {
+  const map = useMap();
+  const odds = useOdds(map.data);
+  const [params] = useSearchParams();
+  if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
+  if (odds.isError) return <Failed problem={problemOf(odds.error)} retry={() => void odds.refetch()} />;
+  if (!map.data || !odds.data) return <Loading what="Writing the booklet" />;
+  if (!odds.data.converged) return <NotSolved />;
+  const loaded = map.data;
+  const solved = odds.data;
+  return (
+    <main className="mx-auto max-w-[820px] px-5 pb-10">
+      <PrintBar back={paths.map(loaded.id) + settingQuery(params)} what="the map" />
+      <header>
+        <h1 className="text-[34px]" style={{ fontStretch: "82%" }}>
+          {loaded.title}
+        </h1>
+        <p className="mt-1">{loaded.about}</p>
+        <SettingLine map={loaded} />
+      </header>
+      <Overview map={loaded} odds={solved} />
+      {loaded.families.map((family) =>
+        loaded.situations
+          .filter((s) => s.family === family.id)
+          .map((situation) => {
+            const at = solved.situations[situation.id];
+            return (
+              at && (
+                <div key={situation.id} className="new-page mt-10">
+                  <Card map={loaded} situation={situation} at={at} />
+                </div>
+              )
+            );
+          }),
+      )}
+    </main>
+  );
+}
+
+/** Every situation with its odds, in the order of the pages. */
+function Overview({ map, odds }: { map: Schemas["Map"]; odds: OddsData }) {
+  return (
+    <div className="overview mt-5 columns-2 gap-8">
+      {map.families.map((family) => {
+        const here = map.situations
+          .filter((s) => s.family === family.id)
+          .sort((a, b) => STAGES.indexOf(a.stage) - STAGES.indexOf(b.stage));
+        return (
+          here.length > 0 && (
+            <section key={family.id} className="mb-3 break-inside-avoid">
+              <h2 className="border-b-2 border-ink text-[15px]">{family.title}</h2>
+              {here.map((s) => (
+                <p
+                  key={s.id}
+                  className="grid grid-cols-[minmax(0,1fr)_70px_30px] items-baseline gap-x-2 border-b border-rule"
+                >
+                  <span className="truncate" title={STAGE_LABEL[s.stage]}>
+                    {s.title}
+                  </span>
+                  <Gate
+                    worth={odds.situations[s.id]?.worth ?? 0}
+                    late={s.stage === "last-chance"}
+                    height={5}
+                  />
+                  <span className="text-right font-semibold">
+                    {hundred(odds.situations[s.id]?.worth ?? 0)}
+                  </span>
+                </p>
+              ))}
+            </section>
+          )
+        );
+      })}
+    </div>
+  );
+}

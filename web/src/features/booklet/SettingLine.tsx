@@ -1,0 +1,17 @@
+import type { Schemas } from "../../api/client";
+import { readInWords, seconds } from "../../labels";
+import { useAim, useSetting } from "../odds";
+
+/** Under which setting the figures on a sheet of paper were computed. */
+export function SettingLine({ map }: { map: Schemas["Map"] }) {
+  const aim = useAim(map);
+  const [setting] = useSetting();
+  const matchup = map.matchups.find((m) => m.id === setting.matchup) ?? map.matchups[0];
+  return (
+    <p className="mt-4 text-quiet">
+      {map.title}, revision {map.revision}. {matchup ? `${matchup.title}; the` : "The"} partner{" "}
+      {readInWords(setting.read)}; started {seconds(setting.late)} late; of 100 that reach{" "}
+      {aim?.title.toLowerCase()}. Defer to your instructor on the mat.
+    </p>
+  );
+}

@@ -1,0 +1,2 @@
+export { BookletPage } from "./BookletPage";
+export { CardPage } from "./CardPage";

@@ -1,0 +1,2 @@
+export { Faults } from "./Faults";
+export { FilesPage } from "./FilesPage";

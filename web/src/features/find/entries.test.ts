@@ -1,0 +1,84 @@
+import { describe, expect, it } from "vitest";
+import type { Schemas } from "../../api/client";
+import { find, prepare } from "../../ui/find";
+import { entriesOf } from "./entries";
+
+const map = {
+  id: "house",
+  families: [{ id: "mount", title: "Mount" }],
+  situations: [{ id: "low", title: "Low mount", family: "mount", stage: "joined" }],
+  outcomes: [{ id: "on-top", title: "On top", kind: "reversal" }],
+  techniques: [
+    {
+      id: "trap",
+      title: "Trap and bridge",
+      checkpoints: ["Feet close to the seat"],
+      faults: [{ sign: "They post", cause: "The arm was free", fix: "Trap the wrist" }],
+      questions: [{ ask: "they grip the collar", answer: "Peel it first" }],
+      cautions: ["Keep weight off the neck"],
+    },
+    { id: "idle", title: "Not used", checkpoints: ["Never shown"], faults: [], questions: [], cautions: [] },
+  ],
+  reactions: [
+    {
+      id: "low-trap",
+      from: "low",
+      technique: "trap",
+      responses: [
+        { id: "fall", cue: "They fall over", leads: "on-top" },
+        { id: "sit", cue: "They sit back" },
+      ],
+    },
+  ],
+  movements: [{ id: "bridge", title: "Bridging" }],
+  principles: [{ id: "turtle", title: "Turtle", stances: [{ title: "A base" }, { title: "A way through" }] }],
+  holds: [{ id: "pin", title: "Seat pin", kind: "pin", at: ["low"] }],
+  matchups: [{ id: "heavy", title: "Heavier by far" }],
+  aims: [{ id: "points", title: "Sport points" }],
+  rules: [],
+  facts: [{ id: "shoulders", title: "Shoulders in front of the hips" }],
+} as unknown as Schemas["Map"];
+
+const entries = prepare(entriesOf(map, "?late=1"));
+const first = (typed: string) => {
+  const [entry] = find(entries, typed, 1);
+  return entry && `${entry.kind}: ${entry.title} → ${entry.to}`;
+};
+
+describe("everything on a map", () => {
+  it.each([
+    ["low mo", "Situation: Low mount → /map/house/at/low?late=1"],
+    ["trap br", "You: Trap and bridge → /map/house/at/low?late=1#low-trap"],
+    ["fall over", "They: They fall over → /map/house/at/low?late=1#low-trap"],
+    ["they post", "Fault: They post → /map/house/at/low?late=1#low-trap"],
+    ["wrist", "Fault: They post → /map/house/at/low?late=1#low-trap"],
+    ["grip collar", "Asked: they grip the collar → /map/house/at/low?late=1#low-trap"],
+    ["peel", "Asked: they grip the collar → /map/house/at/low?late=1#low-trap"],
+    ["feet seat", "Check: Feet close to the seat → /map/house/at/low?late=1#low-trap"],
+    ["weight neck", "Caution: Keep weight off the neck → /map/house/at/low?late=1#low-trap"],
+    ["bridging", "Movement: Bridging → /map/house?late=1&only-movement=bridge"],
+    ["turtle", "Principle: Turtle → /map/house/principles?late=1#turtle"],
+    ["seat pin", "Pin: Seat pin → /map/house/at/low?late=1"],
+    ["heavier", "Matchup: Heavier by far → /map/house?late=1&matchup=heavy"],
+    ["sport", "Aim: Sport points → /map/house?late=1&aim=points"],
+    ["shoulders", "Fact: Shoulders in front of the hips → /map/house/workshop/facts?late=1&edit=shoulders"],
+    ["on top", "Outcome: On top → /map/house/workshop/outcomes?late=1&edit=on-top"],
+    ["edit low mo", "Edit: Low mount → /map/house/workshop/situations?late=1&edit=low"],
+    ["edit trap reaction", "Edit: Trap and bridge → /map/house/workshop/reactions?late=1&edit=low-trap"],
+    ["edit seat", "Edit: Seat pin → /map/house/workshop/holds?late=1&edit=pin"],
+    ["new pin", "New: New pin or finish → /map/house/workshop/holds?late=1&new="],
+    ["add matchup", "New: New matchup → /map/house/workshop/matchups?late=1&new="],
+  ])("is found by “%s”", (typed, found) => {
+    expect(first(typed)).toBe(found);
+  });
+
+  it("says where a response lands, and when nobody has answered it", () => {
+    const detail = (typed: string) => find(entries, typed, 1)[0]?.detail;
+    expect(detail("fall over")).toBe("Trap and bridge → On top");
+    expect(detail("sit back")).toBe("Trap and bridge → no answer yet");
+  });
+
+  it("leads nowhere for what is taught nowhere", () => {
+    expect(first("never shown")).toBeUndefined();
+  });
+});

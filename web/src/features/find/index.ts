@@ -1,0 +1,2 @@
+export { Find } from "./Find";
+export { Keys } from "./Keys";

@@ -1,0 +1,2 @@
+export { useHoldPreview, useHolds } from "./holds";
+export { LeastWork } from "./LeastWork";

@@ -1,0 +1,1 @@
+export { FlowPage } from "./FlowPage";

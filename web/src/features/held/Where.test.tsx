@@ -1,0 +1,106 @@
+import { render, screen, within } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { MemoryRouter } from "react-router";
+import { beforeEach, describe, expect, it, vi } from "vitest";
+import type { Schemas } from "../../api/client";
+import type { OddsData } from "../odds";
+import { Nothing, Result } from "./Where";
+
+const place = (id: string, title: string, entry: number, held = {}) => ({
+  id,
+  title,
+  family: "mount",
+  stage: "joined",
+  entry,
+  held,
+});
+const map = {
+  id: "house",
+  families: [{ id: "mount", title: "Mount" }],
+  situations: [
+    place("high", "High", 2),
+    place("guard", "Guard", 0),
+    place("low", "Low", 5, { head: "their arms" }),
+  ],
+  facts: [{ id: "joined", title: "Their hands are joined" }],
+  techniques: [
+    {
+      id: "trap",
+      title: "Trap and bridge",
+      checkpoints: ["Trap the wrist"],
+      cautions: ["Not onto the neck"],
+    },
+  ],
+  reactions: [{ id: "low-trap", from: "low", technique: "trap", responses: [] }],
+} as unknown as Schemas["Map"];
+const odds = {
+  situations: {
+    low: { worth: 0.47, best: "low-trap", stop: false },
+    high: { worth: 0.12, stop: false },
+    guard: { worth: 1, stop: true },
+  },
+} as unknown as OddsData;
+const marks = { held: ["head"], free: [], so: [], notSo: [] } as never;
+const change = vi.fn();
+beforeEach(() => void change.mockClear());
+
+function judged(answer: Partial<Schemas["LikelySituations"]>) {
+  const whole = { likely: [], ...answer };
+  render(
+    <MemoryRouter initialEntries={["/?late=1"]}>
+      <Result map={map} odds={odds} judged={whole} marks={marks} change={change} />
+    </MemoryRouter>,
+  );
+}
+
+describe("before anything is marked", () => {
+  it("the places where rounds start are offered, the commonest first", () => {
+    render(
+      <MemoryRouter initialEntries={["/?late=1"]}>
+        <Nothing map={map} odds={odds} />
+      </MemoryRouter>,
+    );
+    const links = screen.getAllByRole("link");
+    expect(links.map((link) => link.textContent)).toEqual(["LowMount47", "HighMount12"]);
+    expect(links[0]).toHaveAttribute("href", "/map/house/at/low?late=1");
+  });
+});
+
+describe("where one may be", () => {
+  it("begins with the likeliest place, what is free there and the first thing to do, with its caution", () => {
+    judged({
+      likely: [
+        { situation: "low", chance: 0.6 },
+        { situation: "high", chance: 0.3 },
+      ],
+    });
+    expect(screen.getByRole("heading", { name: /Low/ })).toHaveTextContent("47");
+    expect(screen.getByText("Trap the wrist.")).toBeVisible();
+    expect(screen.getByText("Not onto the neck")).toBeVisible();
+    expect(screen.getByText(/near arm, far arm, trunk, hips, near leg, far leg/)).toBeVisible();
+    expect(screen.getByText("30 of 100 that it is this")).toBeVisible();
+  });
+
+  it("says so where nothing is taught", () => {
+    judged({ likely: [{ situation: "high", chance: 1 }] });
+    expect(screen.getByText(/Nothing is taught from here yet/)).toBeVisible();
+  });
+
+  it("says to stay where going on is worth less", () => {
+    judged({ likely: [{ situation: "guard", chance: 1 }] });
+    expect(screen.getByText("Stay here: going on is worth less.")).toBeVisible();
+  });
+
+  it("asks what would tell most, and marks the answer", async () => {
+    judged({ likely: [{ situation: "low", chance: 1 }], next: { fact: "joined" } });
+    const next = within(screen.getByRole("group", { name: "The next thing to tell" }));
+    expect(next.getByText("Their hands are joined?")).toBeVisible();
+    await userEvent.click(next.getByRole("button", { name: "no" }));
+    expect(change).toHaveBeenCalledWith({ notSo: ["joined"] });
+  });
+
+  it("says what to do when no place on the map is held like that", () => {
+    judged({});
+    expect(screen.getByText(/Nothing on this map is held like that/)).toBeVisible();
+  });
+});

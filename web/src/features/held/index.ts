@@ -1,0 +1,1 @@
+export { HeldPage } from "./HeldPage";

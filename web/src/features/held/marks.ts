@@ -1,0 +1,57 @@
+import { useMemo } from "react";
+import { useSearchParams } from "react-router";
+import { SEGMENTS, type Segment } from "../../labels";
+
+/** What somebody can tell of where they are. */
+export interface Marks {
+  held: Segment[];
+  free: Segment[];
+  so: string[];
+  notSo: string[];
+}
+
+const NAMES = ["held", "free", "so", "notSo"] as const;
+
+export function isMarked(marks: Marks): boolean {
+  return NAMES.some((name) => marks[name].length > 0);
+}
+
+/** The marks after a part of the body was pressed: held first, then free, then unsaid again. */
+export function nextMark(marks: Marks, segment: Segment): Marks {
+  const held = marks.held.filter((s) => s !== segment);
+  const free = marks.free.filter((s) => s !== segment);
+  if (marks.held.includes(segment)) free.push(segment);
+  else if (!marks.free.includes(segment)) held.push(segment);
+  return { ...marks, held, free };
+}
+
+/** The marks live in the address, so that a link brings them back. */
+export function useMarks(): [Marks, (part: Partial<Marks>) => void] {
+  const [params, setParams] = useSearchParams();
+  const text = NAMES.map((name) => params.get(name) ?? "").join("|");
+  const marks = useMemo(() => {
+    const [held, free, so, notSo] = text.split("|").map((part) => part.split(" ").filter(Boolean)) as [
+      string[],
+      string[],
+      string[],
+      string[],
+    ];
+    const known = (list: string[]) => SEGMENTS.filter((s) => list.includes(s));
+    return { held: known(held), free: known(free), so, notSo };
+  }, [text]);
+  const change = (part: Partial<Marks>) =>
+    setParams(
+      (now) => {
+        const next = new URLSearchParams(now);
+        for (const name of NAMES) {
+          const list = part[name];
+          if (!list) continue;
+          if (list.length > 0) next.set(name, list.join(" "));
+          else next.delete(name);
+        }
+        return next;
+      },
+      { replace: true },
+    );
+  return [marks, change];
+}

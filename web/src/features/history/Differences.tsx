@@ -1,0 +1,72 @@
+import type { Schemas } from "../../api/client";
+
+const SHOWN = 100;
+const WORD = { added: "New", removed: "Taken out", changed: "Changed" };
+const LIST: Record<string, string> = {
+  map: "the map",
+  holds: "hold",
+  families: "family",
+  facts: "fact",
+  principles: "principle",
+  movements: "movement",
+  techniques: "technique",
+  situations: "situation",
+  outcomes: "outcome",
+  reactions: "reaction",
+  aims: "aim",
+  matchups: "matchup",
+  rules: "rate rule",
+};
+const FIELD: Record<string, string> = {
+  leads: "leads to",
+  often: "how often",
+  works: "how often it gets going",
+  stuffed: "when stuffed",
+  becomes: "then",
+  cue: "what they do",
+  entry: "rounds start here",
+  fix: "mend",
+  sign: "if you feel",
+};
+
+/** "responses, “They sit”, leads" as it is read aloud. */
+function fieldInWords(field: string): string {
+  return field
+    .split(", ")
+    .map((part) => FIELD[part] ?? part)
+    .join(", ");
+}
+
+/** What was added, changed and taken out, field by field. */
+export function Differences({ changes }: { changes: Schemas["PartChange"][] }) {
+  if (changes.length === 0) return <p className="mt-2">Nothing differs.</p>;
+  return (
+    <>
+      <ul className="mt-2">
+        {changes.slice(0, SHOWN).map((change) => (
+          <li key={`${change.list} ${change.id}`} className="border-b border-rule py-1.5">
+            <p>
+              <span className={change.kind === "removed" ? "text-rust" : "text-quiet"}>
+                {WORD[change.kind]}, {LIST[change.list] ?? change.list}
+              </span>{" "}
+              <span className="font-semibold">{change.title}</span>
+            </p>
+            <dl>
+              {change.fields.map((field) => (
+                <div key={field.field} className="pl-4">
+                  <dt className="inline text-quiet">{fieldInWords(field.field)}: </dt>
+                  <dd className="inline">
+                    {field.before !== undefined && field.before !== null && <del>{field.before}</del>}
+                    {field.before && field.after && " → "}
+                    {field.after && <ins className="font-semibold no-underline">{field.after}</ins>}
+                  </dd>
+                </div>
+              ))}
+            </dl>
+          </li>
+        ))}
+      </ul>
+      {changes.length > SHOWN && <p className="mt-1 text-quiet">and {changes.length - SHOWN} more.</p>}
+    </>
+  );
+}

@@ -1,0 +1,290 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { useSearchParams } from "react-router";
+import { api, problemOf, unwrap, unwrapNothing, type Schemas } from "../../api/client";
+import { Failed, Loading, Refused } from "../../ui/Notice";
+import { useMap, useMapChange } from "../map";
+import { Differences } from "./Differences";
+
+const MOST = 200;
+
+/** Who changed what and when; going back; named versions; what differs between any two. */
+export function HistoryPage() {
+  const map = useMap();
+  const mapId = map.data?.id;
+  const history = useQuery({
+    queryKey: ["history", mapId, map.data?.revision],
+    enabled: mapId !== undefined,
+    queryFn: () =>
+      unwrap(
+        api.GET("/api/maps/{mapId}/history", { params: { path: { mapId: mapId! }, query: { most: MOST } } }),
+      ),
+  });
+  const versions = useQuery({
+    queryKey: ["versions", mapId],
+    enabled: mapId !== undefined,
+    queryFn: () => unwrap(api.GET("/api/maps/{mapId}/versions", { params: { path: { mapId: mapId! } } })),
+  });
+  if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
+  if (history.isError)
+    return <Failed problem={problemOf(history.error)} retry={() => void history.refetch()} />;
+  if (!map.data || !history.data || !versions.data) return <Loading what="Opening the history" />;
+  return (
+    <div className="lg:grid lg:min-h-[calc(100dvh-52px)] lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+      <main className="px-5 pt-4 pb-10">
+        <h1 className="text-[26px]" style={{ fontStretch: "82%" }}>
+          History
+        </h1>
+        <Versions map={map.data} versions={versions.data} />
+        <h2 className="mt-5 text-base lg:text-[15px]">Every change, the newest first</h2>
+        <ol className="mt-1">
+          {history.data.map((revision) => (
+            <Revision
+              key={revision.number}
+              map={map.data}
+              revision={revision}
+              version={versions.data.find((v) => v.revision === revision.number)}
+            />
+          ))}
+        </ol>
+      </main>
+      <Comparison map={map.data} versions={versions.data} />
+    </div>
+  );
+}
+
+const KIND: Record<string, string> = { undo: "Took back: ", redo: "Brought back: " };
+
+function when(at: string): string {
+  return new Date(at).toLocaleString(undefined, { dateStyle: "medium", timeStyle: "short" });
+}
+
+/** The two revisions in the address that are being compared. */
+function useCompared(map: Schemas["Map"]): [number, number, (from: number, to: number) => void] {
+  const [params, setParams] = useSearchParams();
+  const to = Number(params.get("to")) || map.revision;
+  const from = Number(params.get("from")) || Math.max(1, to - 1);
+  return [
+    from,
+    to,
+    (f, t) =>
+      setParams(
+        (now) => {
+          const next = new URLSearchParams(now);
+          next.set("from", String(f));
+          next.set("to", String(t));
+          return next;
+        },
+        { replace: true },
+      ),
+  ];
+}
+
+function Revision({
+  map,
+  revision,
+  version,
+}: {
+  map: Schemas["Map"];
+  revision: Schemas["RevisionView"];
+  version?: Schemas["Version"];
+}) {
+  const [from, to, compare] = useCompared(map);
+  const [naming, setNaming] = useState(false);
+  const restore = useMapChange(map.id);
+  const shown = to === revision.number && from === revision.number - 1;
+  return (
+    <li
+      className={`border-b border-l-4 border-b-rule py-1.5 pl-3 ${shown ? "border-l-ink" : "border-l-transparent"}`}
+    >
+      <p className="flex flex-wrap items-baseline gap-x-3">
+        <span className="w-8 text-quiet">{revision.number}</span>
+        <span className="min-w-0 flex-1 font-semibold">
+          {KIND[revision.kind] ?? ""}
+          {revision.summary}
+        </span>
+        {version && <span className="border border-ink px-1.5 font-semibold">{version.name}</span>}
+      </p>
+      <p className="flex flex-wrap items-baseline gap-x-4 pl-11 text-quiet">
+        <span>
+          {revision.author}, {when(revision.at)}
+        </span>
+        {revision.number > 1 && (
+          <button
+            type="button"
+            className="word"
+            onClick={() => compare(revision.number - 1, revision.number)}
+          >
+            What changed
+          </button>
+        )}
+        {revision.number < map.revision && (
+          <button
+            type="button"
+            className="word"
+            aria-label={`Go back to this, revision ${revision.number}`}
+            disabled={restore.isPending}
+            onClick={() =>
+              restore.mutate(() =>
+                unwrap(
+                  api.POST("/api/maps/{mapId}/restore", {
+                    params: {
+                      path: { mapId: map.id },
+                      query: { revision: map.revision, to: revision.number },
+                    },
+                  }),
+                ),
+              )
+            }
+          >
+            Go back to this
+          </button>
+        )}
+        {!version && (
+          <button
+            type="button"
+            className="word"
+            aria-label={`Name it, revision ${revision.number}`}
+            onClick={() => setNaming(!naming)}
+          >
+            Name it
+          </button>
+        )}
+      </p>
+      {naming && <NameIt map={map} revision={revision.number} onDone={() => setNaming(false)} />}
+      {restore.isError && <Refused problem={problemOf(restore.error)} />}
+    </li>
+  );
+}
+
+function NameIt({ map, revision, onDone }: { map: Schemas["Map"]; revision: number; onDone: () => void }) {
+  const [name, setName] = useState("");
+  const queries = useQueryClient();
+  const save = useMutation({
+    mutationFn: () =>
+      unwrap(
+        api.POST("/api/maps/{mapId}/versions", {
+          params: { path: { mapId: map.id } },
+          body: { revision, name },
+        }),
+      ),
+    onSuccess: () => {
+      void queries.invalidateQueries({ queryKey: ["versions", map.id] });
+      onDone();
+    },
+  });
+  return (
+    <form
+      className="flex flex-wrap items-end gap-3 py-1 pl-11"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (name.trim()) save.mutate();
+      }}
+    >
+      <label>
+        <span className="text-quiet">Its name</span>
+        <input
+          className="box mt-0.5"
+          autoFocus
+          maxLength={90}
+          placeholder="Before the spring term"
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+        />
+      </label>
+      <button type="submit" className="plate" disabled={name.trim() === "" || save.isPending}>
+        Name it
+      </button>
+      {save.isError && <Refused problem={problemOf(save.error)} />}
+    </form>
+  );
+}
+
+function Versions({ map, versions }: { map: Schemas["Map"]; versions: Schemas["Version"][] }) {
+  const [, , compare] = useCompared(map);
+  const queries = useQueryClient();
+  const unname = useMutation({
+    mutationFn: (version: string) =>
+      unwrapNothing(
+        api.DELETE("/api/maps/{mapId}/versions/{version}", { params: { path: { mapId: map.id, version } } }),
+      ),
+    onSettled: () => queries.invalidateQueries({ queryKey: ["versions", map.id] }),
+  });
+  return (
+    <section className="mt-3">
+      <h2 className="text-base lg:text-[15px]">Named versions</h2>
+      {versions.length === 0 && (
+        <p className="text-quiet">None yet. Name a revision below, such as “before the spring term”.</p>
+      )}
+      <ul>
+        {versions.map((version) => (
+          <li key={version.id} className="flex flex-wrap items-baseline gap-x-4 border-b border-rule py-1">
+            <span className="font-semibold">{version.name}</span>
+            <span className="text-quiet">
+              revision {version.revision}, {version.author}
+            </span>
+            <button
+              type="button"
+              className="word ml-auto"
+              aria-label={`Compare with now: ${version.name}`}
+              onClick={() => compare(version.revision, map.revision)}
+            >
+              Compare with now
+            </button>
+            <button
+              type="button"
+              className="word"
+              aria-label={`Take the name away: ${version.name}`}
+              onClick={() => unname.mutate(version.id)}
+            >
+              Take the name away
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Comparison({ map, versions }: { map: Schemas["Map"]; versions: Schemas["Version"][] }) {
+  const [from, to, compare] = useCompared(map);
+  const difference = useQuery({
+    queryKey: ["difference", map.id, from, to],
+    queryFn: () =>
+      unwrap(
+        api.GET("/api/maps/{mapId}/difference", { params: { path: { mapId: map.id }, query: { from, to } } }),
+      ),
+  });
+  const name = (revision: number) => versions.find((v) => v.revision === revision)?.name;
+  const pick = (label: string, value: number, onChange: (value: number) => void) => (
+    <label className="flex items-center gap-2">
+      <span className="text-quiet">{label}</span>
+      <input
+        className="box w-20 lg:min-h-8 lg:py-0"
+        type="number"
+        min={1}
+        max={map.revision}
+        value={value}
+        onChange={(event) => {
+          const n = Number(event.target.value);
+          if (Number.isInteger(n) && n >= 1 && n <= map.revision) onChange(n);
+        }}
+      />
+      {name(value) && <span className="font-semibold">{name(value)}</span>}
+    </label>
+  );
+  return (
+    <section
+      className="border-rule px-5 pt-4 pb-10 max-lg:border-t lg:border-l"
+      aria-label="What differs between two revisions"
+    >
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+        <h2 className="text-base lg:text-[15px]">What differs</h2>
+        {pick("from revision", from, (n) => compare(n, to))}
+        {pick("to revision", to, (n) => compare(from, n))}
+      </div>
+      {difference.isError && <Refused problem={problemOf(difference.error)} />}
+      {difference.data && <Differences changes={difference.data} />}
+    </section>
+  );
+}

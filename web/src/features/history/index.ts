@@ -1,0 +1,2 @@
+export { Differences } from "./Differences";
+export { HistoryPage } from "./HistoryPage";

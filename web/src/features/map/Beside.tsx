@@ -1,0 +1,138 @@
+import { memo } from "react";
+import { Link, useSearchParams } from "react-router";
+import type { Schemas } from "../../api/client";
+import { hundred, tenths } from "../../labels";
+import { settingQuery, useReview, type Overview } from "../odds";
+import { Filters } from "./Filters";
+import { findingPlace } from "./holes";
+import { changedMost, NARROW, narrowest } from "./marks";
+import { paths } from "./paths";
+import { placeTitle, reactionTitle } from "./titles";
+
+/** Beside the map: what changed most, what everything hangs on, the filters and the holes. */
+export function Beside({
+  map,
+  odds,
+  was,
+  gates,
+}: {
+  map: Schemas["Map"];
+  odds: Overview;
+  was?: Overview;
+  gates?: Schemas["NarrowGates"];
+}) {
+  return (
+    <aside className="border-rule px-5 pb-6 lg:order-3 lg:border-l">
+      <Standing map={map} odds={odds} was={was} />
+      <HangsAndHoles map={map} gates={gates} />
+    </aside>
+  );
+}
+
+/** What changed most, or the narrowest places while nothing changes; always three lines, so that nothing jumps. */
+function Standing({ map, odds, was }: { map: Schemas["Map"]; odds: Overview; was?: Overview }) {
+  const changed = was ? changedMost(was.situations, odds.situations, 3) : [];
+  return (
+    <p className="mt-1 line-clamp-3 min-h-[3lh] text-quiet" aria-live="polite">
+      {changed.length > 0 ? (
+        <>
+          <span className="font-semibold text-ink">Changed most: </span>
+          {changed.map((c) => `${placeTitle(map, c.id)} ${c.after}, was ${c.before}`).join("; ")}.
+        </>
+      ) : (
+        <>
+          {hundred(odds.forced)} if they always find your worst. Narrowest:{" "}
+          {narrowest(odds.situations, 2)
+            .map((id) => `${placeTitle(map, id)} ${hundred(odds.situations[id]!.worth)}`)
+            .join("; ")}
+          .
+        </>
+      )}
+    </p>
+  );
+}
+
+/** Drawn again when the hand rests, not while it moves. */
+const HangsAndHoles = memo(function HangsAndHoles({
+  map,
+  gates,
+}: {
+  map: Schemas["Map"];
+  gates?: Schemas["NarrowGates"];
+}) {
+  const [params] = useSearchParams();
+  const review = useReview(map);
+  const to = (situation: string) => paths.situation(map.id, situation) + settingQuery(params);
+  const open = (review.data ?? []).filter((finding) => !finding.dismissed);
+  return (
+    <>
+      <h2 className="mt-1 text-base lg:text-[15px]">Everything hangs on</h2>
+      {gates?.gates.slice(0, NARROW).map((gate) => (
+        <Link
+          key={gate.reaction}
+          to={to(gate.situation)}
+          className="mt-1.5 block border-l-4 border-signal pl-3 no-underline hover:underline"
+        >
+          <span className="font-semibold">{reactionTitle(map, gate.reaction)}</span>
+          <span className="block text-quiet">Without it {tenths(gate.lost)} of 100 fewer.</span>
+        </Link>
+      ))}
+      <Filters map={map} />
+      <h2 className="mt-4 text-base lg:text-[15px]">
+        <Link className="no-underline hover:underline" to={paths.review(map.id) + settingQuery(params)}>
+          Holes
+        </Link>
+      </h2>
+      {review.data && open.length === 0 && (
+        <p className="mt-1 text-quiet">Every answer of theirs has been answered.</p>
+      )}
+      <Findings map={map} findings={open.slice(0, SHOWN)} to={to} />
+      {open.length > SHOWN && (
+        <p className="mt-2">
+          <Link className="word" to={paths.review(map.id) + settingQuery(params)}>
+            All {open.length}
+          </Link>
+        </p>
+      )}
+      <p className="mt-4 text-quiet">{map.about}</p>
+    </>
+  );
+});
+
+const SHOWN = 3;
+
+function Findings({
+  map,
+  findings,
+  to,
+}: {
+  map: Schemas["Map"];
+  findings: Schemas["Finding"][];
+  to: (situation: string) => string;
+}) {
+  return findings.map((finding) => {
+    const place = findingPlace(map, finding);
+    const gain = tenths(finding.gain ?? 0);
+    const text = (
+      <>
+        <span className="font-semibold">{place.title}</span>
+        <span className="block text-quiet">{finding.reason}</span>
+        {Number(gain) > 0 && <span className="block font-semibold text-green">up to +{gain} if mended</span>}
+      </>
+    );
+    const key = finding.kind + finding.place + (finding.response ?? "");
+    return place.situation ? (
+      <Link
+        key={key}
+        to={to(place.situation)}
+        className="block border-b border-rule py-2 no-underline hover:underline"
+      >
+        {text}
+      </Link>
+    ) : (
+      <p key={key} className="border-b border-rule py-2">
+        {text}
+      </p>
+    );
+  });
+}

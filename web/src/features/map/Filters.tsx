@@ -1,0 +1,124 @@
+import { useMemo } from "react";
+import { useSearchParams } from "react-router";
+import type { Schemas } from "../../api/client";
+import { FILTERS, type Filter } from "./marks";
+
+const param = (name: keyof Filter) => `only-${name}`;
+
+/** What the map is narrowed to; it lives in the address. */
+export function useFilter(): [Filter, (change: Partial<Filter>) => void] {
+  const [params, setParams] = useSearchParams();
+  const text = FILTERS.map((name) => params.get(param(name)) ?? "").join("\n");
+  const filter = useMemo(() => {
+    const values = text.split("\n");
+    return Object.fromEntries(
+      FILTERS.map((name, i) => [name, values[i]]).filter(([, value]) => value),
+    ) as Filter;
+  }, [text]);
+  const change = (part: Partial<Filter>) =>
+    setParams(
+      (now) => {
+        const next = new URLSearchParams(now);
+        for (const name of Object.keys(part) as (keyof Filter)[]) {
+          if (part[name]) next.set(param(name), part[name]);
+          else next.delete(param(name));
+        }
+        return next;
+      },
+      { replace: true },
+    );
+  return [filter, change];
+}
+
+/** Narrows the map to what is taught by a stance, up to a level, with a movement, with or without cautions, to children. */
+export function Filters({ map }: { map: Schemas["Map"] }) {
+  const [filter, change] = useFilter();
+  const stances = map.principles.flatMap((p) =>
+    p.stances.map((s) => ({ id: `${p.id}/${s.id}`, title: `${p.title}: ${s.title}` })),
+  );
+  const active = FILTERS.filter((name) => filter[name]).length;
+  return (
+    <details className="mt-4" open={active > 0 || undefined}>
+      <summary className="font-semibold">
+        Show only{active > 0 && <span className="font-normal text-quiet">, {active} set</span>}
+      </summary>
+      <div className="mt-1 space-y-1.5">
+        <Choice
+          label="Level up to"
+          value={filter.level}
+          options={[
+            { id: "novice", title: "novice" },
+            { id: "intermediate", title: "intermediate" },
+          ]}
+          onChange={(level) => change({ level })}
+        />
+        <Choice
+          label="Movement"
+          value={filter.movement}
+          options={map.movements}
+          onChange={(movement) => change({ movement })}
+        />
+        <Choice
+          label="Stance"
+          value={filter.stance}
+          options={stances}
+          onChange={(stance) => change({ stance })}
+        />
+        <Choice
+          label="Caution"
+          value={filter.caution}
+          options={[
+            { id: "any", title: "with a caution" },
+            { id: "none", title: "without a caution" },
+          ]}
+          onChange={(caution) => change({ caution })}
+        />
+        <Choice
+          label="Children"
+          value={filter.children}
+          options={[{ id: "yes", title: "may do it" }]}
+          onChange={(children) => change({ children })}
+        />
+        {active > 0 && (
+          <button
+            type="button"
+            className="word"
+            onClick={() => change(Object.fromEntries(FILTERS.map((name) => [name, undefined])))}
+          >
+            Show everything
+          </button>
+        )}
+      </div>
+    </details>
+  );
+}
+
+function Choice({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  value: string | undefined;
+  options: { id: string; title: string }[];
+  onChange: (value: string | undefined) => void;
+}) {
+  return (
+    <label className="flex items-center gap-2">
+      <span className="w-20 shrink-0 text-quiet">{label}</span>
+      <select
+        className="box min-w-0 lg:min-h-8 lg:py-0"
+        value={value ?? ""}
+        onChange={(event) => onChange(event.target.value || undefined)}
+      >
+        <option value="">all</option>
+        {options.map((option) => (
+          <option key={option.id} value={option.id}>
+            {option.title}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}

@@ -1,0 +1,1 @@
+export { MapsPage } from "./MapsPage";

@@ -1,0 +1,1 @@
+export { PrinciplesPage } from "./PrinciplesPage";

@@ -1,0 +1,3 @@
+export { AskBox } from "./AskBox";
+export { useSendingAgain } from "./asked";
+export { QuestionsPage } from "./QuestionsPage";

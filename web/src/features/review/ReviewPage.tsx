@@ -1,0 +1,263 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link, useSearchParams } from "react-router";
+import { api, problemOf, unwrap, unwrapNothing, type Schemas } from "../../api/client";
+import { Failed, Loading, Refused } from "../../ui/Notice";
+import { findingPlace, paths, useMap, useMapChange } from "../map";
+import { OddsControls, settingQuery, useReview, useSetting } from "../odds";
+import { Cost } from "./Cost";
+
+type Finding = Schemas["Finding"];
+
+const KIND: Record<string, string> = {
+  "dead-end": "Dead end",
+  "unanswered-response": "No answer",
+  "no-response": "Nobody said what they do",
+  "endless-loop": "Round and round",
+  "single-route": "One way out",
+  unreachable: "Nothing leads here",
+  "no-early-answer": "No early answer",
+  "held-limb": "The limb is held",
+  "mixed-message": "Mixed message",
+  overload: "One too many",
+  "missing-caution": "No caution",
+  "forbidden-finish": "Not for children",
+};
+
+const keyOf = (f: Finding) => `${f.kind} ${f.place} ${f.response ?? ""} ${f.reason}`;
+
+/** Every weakness of the map by what it costs, with what can be done about it in one step. */
+export function ReviewPage() {
+  const map = useMap();
+  const review = useReview(map.data);
+  const [kind, setKind] = useState("");
+  if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
+  if (review.isError) return <Failed problem={problemOf(review.error)} retry={() => void review.refetch()} />;
+  if (!map.data || !review.data) return <Loading what="Looking for holes" />;
+  const open = review.data.filter((f) => !f.dismissed);
+  const dismissed = review.data.filter((f) => f.dismissed);
+  const kinds = [...new Set(open.map((f) => f.kind))];
+  const shown = open.filter((f) => kind === "" || f.kind === kind);
+  return (
+    <main className="px-5 pt-2 pb-12">
+      <OddsControls map={map.data} />
+      <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-2">
+        <div className="mr-auto">
+          <h1 className="text-[26px]" style={{ fontStretch: "82%" }}>
+            Holes in the map
+          </h1>
+          <p className="text-quiet">{open.length} open, what they cost first.</p>
+        </div>
+        <label className="flex items-center gap-2">
+          <span className="text-quiet">Show</span>
+          <select
+            className="box lg:min-h-8 lg:py-0"
+            value={kind}
+            onChange={(event) => setKind(event.target.value)}
+          >
+            <option value="">all kinds</option>
+            {kinds.map((k) => (
+              <option key={k} value={k}>
+                {KIND[k] ?? k}, {open.filter((f) => f.kind === k).length}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      {open.length === 0 && (
+        <p className="mt-4">
+          Nothing is missing under this matchup. Try a heavier partner, or a better read.
+        </p>
+      )}
+      <ul className="mt-3">
+        {shown.map((finding) => (
+          <Row key={keyOf(finding)} map={map.data} finding={finding} />
+        ))}
+      </ul>
+      {dismissed.length > 0 && (
+        <details className="mt-6">
+          <summary className="font-semibold">Dismissed, {dismissed.length}</summary>
+          <ul className="mt-1">
+            {dismissed.map((finding) => (
+              <DismissedRow key={keyOf(finding)} map={map.data} finding={finding} />
+            ))}
+          </ul>
+        </details>
+      )}
+    </main>
+  );
+}
+
+function Row({ map, finding }: { map: Schemas["Map"]; finding: Finding }) {
+  const [params] = useSearchParams();
+  const [dismissing, setDismissing] = useState(false);
+  const place = findingPlace(map, finding);
+  const anchor = map.reactions.some((r) => r.id === finding.place) ? `#${finding.place}` : "";
+  return (
+    <li className="grid gap-x-6 gap-y-1 border-b border-rule py-2.5 md:grid-cols-[170px_minmax(0,1fr)_minmax(0,0.9fr)_72px]">
+      <p className="font-semibold text-rust">{KIND[finding.kind] ?? finding.kind}</p>
+      <div className="min-w-0">
+        <p className="font-semibold">
+          {place.situation ? (
+            <Link
+              className="link"
+              to={paths.situation(map.id, place.situation) + settingQuery(params) + anchor}
+            >
+              {place.title}
+            </Link>
+          ) : (
+            place.title
+          )}
+        </p>
+        <p className="text-quiet">{finding.reason}</p>
+      </div>
+      <div className="min-w-0">
+        <p>{finding.mend}</p>
+        <div className="flex flex-wrap items-center gap-x-5">
+          <MendButtons map={map} finding={finding} />
+          <button
+            type="button"
+            className="word"
+            aria-expanded={dismissing}
+            aria-label={`Dismiss: ${place.title}`}
+            onClick={() => setDismissing(!dismissing)}
+          >
+            Dismiss
+          </button>
+        </div>
+        {dismissing && <Dismiss map={map} finding={finding} onDone={() => setDismissing(false)} />}
+      </div>
+      <Cost finding={finding} />
+    </li>
+  );
+}
+
+/** As many mends stand side by side; more are picked from a list. */
+const SIDE_BY_SIDE = 3;
+
+function MendButtons({ map, finding }: { map: Schemas["Map"]; finding: Finding }) {
+  const [setting] = useSetting();
+  const save = useMapChange(map.id);
+  const apply = (mend: string) =>
+    save.mutate(() =>
+      unwrap(
+        api.POST("/api/maps/{mapId}/review/mend", {
+          params: { path: { mapId: map.id }, query: setting },
+          body: { revision: map.revision, kind: finding.kind, place: finding.place, mend },
+        }),
+      ),
+    );
+  const few = finding.mends.slice(0, SIDE_BY_SIDE);
+  const more = finding.mends.slice(SIDE_BY_SIDE);
+  return (
+    <>
+      {few.map((mend) => (
+        <button
+          key={mend.id}
+          type="button"
+          className="word font-semibold text-ink"
+          disabled={save.isPending}
+          onClick={() => apply(mend.id)}
+        >
+          {mend.title}
+        </button>
+      ))}
+      {more.length > 0 && (
+        <select
+          className="box my-1 lg:min-h-8 lg:py-0"
+          aria-label="Or let a condition separate them"
+          value=""
+          disabled={save.isPending}
+          onChange={(event) => event.target.value && apply(event.target.value)}
+        >
+          <option value="">or let a condition separate them …</option>
+          {more.map((mend) => (
+            <option key={mend.id} value={mend.id}>
+              {mend.title}
+            </option>
+          ))}
+        </select>
+      )}
+      {save.isError && <Refused problem={problemOf(save.error)} />}
+    </>
+  );
+}
+
+function useDismissals(map: Schemas["Map"]) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (send: () => Promise<unknown>) => send(),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["review", map.id] }),
+  });
+}
+
+function Dismiss({ map, finding, onDone }: { map: Schemas["Map"]; finding: Finding; onDone: () => void }) {
+  const [reason, setReason] = useState("");
+  const save = useDismissals(map);
+  return (
+    <form
+      className="mt-1 flex flex-wrap items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (reason.trim() === "") return;
+        const body = { kind: finding.kind, place: finding.place, response: finding.response, reason };
+        save.mutate(
+          () =>
+            unwrapNothing(
+              api.PUT("/api/maps/{mapId}/review/dismissals", { params: { path: { mapId: map.id } }, body }),
+            ),
+          { onSuccess: onDone },
+        );
+      }}
+    >
+      <label className="min-w-0 grow">
+        <span className="text-quiet">Why it is no hole</span>
+        <input
+          className="box mt-0.5"
+          autoFocus
+          maxLength={400}
+          value={reason}
+          onChange={(event) => setReason(event.target.value)}
+        />
+      </label>
+      <button type="submit" className="plate" disabled={reason.trim() === "" || save.isPending}>
+        Dismiss it
+      </button>
+      {save.isError && <Refused problem={problemOf(save.error)} />}
+    </form>
+  );
+}
+
+function DismissedRow({ map, finding }: { map: Schemas["Map"]; finding: Finding }) {
+  const save = useDismissals(map);
+  return (
+    <li className="flex flex-wrap items-baseline gap-x-4 border-b border-rule py-1.5">
+      <span className="font-semibold">{findingPlace(map, finding).title}</span>
+      <span className="text-quiet">
+        {KIND[finding.kind] ?? finding.kind}: “{finding.dismissed?.reason}”, {finding.dismissed?.author}
+      </span>
+      <button
+        type="button"
+        className="word ml-auto"
+        onClick={() =>
+          save.mutate(() =>
+            unwrapNothing(
+              api.DELETE("/api/maps/{mapId}/review/dismissals", {
+                params: {
+                  path: { mapId: map.id },
+                  query: {
+                    kind: finding.kind,
+                    place: finding.place,
+                    response: finding.response ?? undefined,
+                  },
+                },
+              }),
+            ),
+          )
+        }
+      >
+        Let it count again
+      </button>
+    </li>
+  );
+}

@@ -1,0 +1,1 @@
+export { ReviewPage } from "./ReviewPage";

@@ -1,0 +1,120 @@
+import { useEffect, useState } from "react";
+import { useLocation } from "react-router";
+import type { Schemas } from "../../api/client";
+import { hundred, KIND_LABEL } from "../../labels";
+import { useCommand } from "../../ui/commands";
+import { hasDraft } from "../../ui/draft";
+import { Gate } from "../../ui/Gate";
+import { useAim, useExplanation } from "../odds";
+import { BestPath } from "./BestPath";
+import { biggestLoss } from "./explanation";
+import { ReactionBlock } from "./ReactionBlock";
+import { NewReactionForm, newReactionKey } from "./ReactionForm";
+import { SideBySide } from "./SideBySide";
+
+/** The odds in words and the reactions, the best first. */
+export function Answers({
+  map,
+  situation,
+  at,
+  was,
+}: {
+  map: Schemas["Map"];
+  situation: Schemas["Situation"];
+  at: Schemas["SituationOdds"];
+  was?: Schemas["SituationOdds"];
+}) {
+  const [adding, setAdding] = useState(() => hasDraft(newReactionKey(map, situation.id)));
+  const { hash } = useLocation();
+  useEffect(() => {
+    // After the page has been put to its top.
+    const frame = requestAnimationFrame(
+      () => hash && document.getElementById(hash.slice(1))?.scrollIntoView(),
+    );
+    return () => cancelAnimationFrame(frame);
+  }, [hash]);
+  useCommand({ title: "Add what you do", key: "a", run: () => setAdding(true) });
+  const late = situation.stage === "last-chance";
+  const before = was && hundred(was.worth) !== hundred(at.worth) ? hundred(was.worth) : undefined;
+  return (
+    <>
+      <div className="mt-3 flex items-end gap-4 border-b-[3px] border-ink pb-3">
+        <span
+          className="text-[60px] leading-[0.8] font-bold"
+          style={{ fontStretch: "76%" }}
+          data-testid="odds"
+        >
+          {hundred(at.worth)}
+        </span>
+        <div className="min-w-0 grow">
+          <p aria-live="polite">
+            <Sentence map={map} at={at} was={before} />
+          </p>
+          <Gate worth={at.worth} late={late} height={12} className="mt-1.5" />
+        </div>
+      </div>
+      <BestPath map={map} situation={situation} at={at} />
+      <SideBySide map={map} situation={situation} at={at} />
+      {at.reactions.map((reactionOdds, index) => {
+        const reaction = map.reactions.find((r) => r.id === reactionOdds.reaction);
+        return (
+          reaction && (
+            <ReactionBlock
+              key={reaction.id}
+              map={map}
+              situation={situation}
+              reaction={reaction}
+              odds={reactionOdds}
+              was={was?.reactions.find((r) => r.reaction === reaction.id)}
+              rank={index + 1}
+            />
+          )
+        );
+      })}
+      {at.reactions.length === 0 && (
+        <p className="py-4 text-rust">Nothing is taught from here. Until something is, the clock runs.</p>
+      )}
+      {adding ? (
+        <NewReactionForm map={map} situation={situation.id} onDone={() => setAdding(false)} />
+      ) : (
+        <button type="button" className="word mt-3" onClick={() => setAdding(true)}>
+          Add what you do
+        </button>
+      )}
+    </>
+  );
+}
+
+/** "52 of 100 starts reach guard or better. They end in guard 31, reversal 21, tap 9." */
+function Sentence({
+  map,
+  at,
+  was,
+}: {
+  map: Schemas["Map"];
+  at: Schemas["SituationOdds"];
+  was: number | undefined;
+}) {
+  const aim = useAim(map);
+  const explanation = useExplanation(map, at.best ?? undefined);
+  const loss = explanation.data && biggestLoss(map, explanation.data);
+  const ends = Object.entries(at.ends)
+    .map(([kind, chance]) => ({ kind, count: hundred(chance) }))
+    .filter((end) => end.count > 0)
+    .sort((a, b) => b.count - a.count);
+  const held = 100 - ends.reduce((sum, end) => sum + end.count, 0);
+  const list = ends.map((end) => `${KIND_LABEL[end.kind] ?? end.kind} ${end.count}`);
+  if (held >= 2) list.push(`held for ever ${held}`);
+  return (
+    <>
+      {aim?.chance ? (
+        <>of 100 starts here reach {aim.title.toLowerCase()}</>
+      ) : (
+        <>of 100 by {aim?.title.toLowerCase()}</>
+      )}
+      {was === undefined ? "" : `, was ${was}`}
+      {at.stop ? ". Staying is best" : ""}. {loss && <>{loss} </>}
+      <span className="text-quiet">They end in {list.join(", ")}.</span>
+    </>
+  );
+}

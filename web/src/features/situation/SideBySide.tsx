@@ -1,0 +1,159 @@
+import type { ReactNode } from "react";
+import { useSearchParams } from "react-router";
+import type { Schemas } from "../../api/client";
+import { techniqueOf } from "../map";
+import { hundred } from "../../labels";
+import { Gate } from "../../ui/Gate";
+import { useOtherOdds, useSetting, type Setting } from "../odds";
+import { closedInWords } from "./closing";
+
+/** The matchup or stance laid beside the one that is set, as it stands in the address. */
+function useOther(map: Schemas["Map"]): [string, Partial<Setting> | undefined, string, (to: string) => void] {
+  const [params, setParams] = useSearchParams();
+  const [setting] = useSetting();
+  const written = params.get("beside") ?? "";
+  const choose = (to: string) =>
+    setParams(
+      (now) => {
+        const next = new URLSearchParams(now);
+        if (to) next.set("beside", to);
+        else next.delete("beside");
+        return next;
+      },
+      { replace: true },
+    );
+  const matchup = map.matchups.find((m) => written === `matchup ${m.id}`);
+  if (matchup) return [written, { matchup: matchup.id }, matchup.title, choose];
+  for (const principle of map.principles) {
+    const stance = principle.stances.find((s) => written === `stance ${principle.id}/${s.id}`);
+    if (stance) {
+      const others = (setting.stance ?? []).filter((s) => !s.startsWith(`${principle.id}/`));
+      return [written, { stance: [...others, `${principle.id}/${stance.id}`] }, stance.title, choose];
+    }
+  }
+  return ["", undefined, "", choose];
+}
+
+/** The same situation under another matchup or stance, reaction by reaction. */
+export function SideBySide({
+  map,
+  situation,
+  at,
+}: {
+  map: Schemas["Map"];
+  situation: Schemas["Situation"];
+  at: Schemas["SituationOdds"];
+}) {
+  const [written, other, title, choose] = useOther(map);
+  const odds = useOtherOdds(map, other);
+  const there = other && odds.data?.situations[situation.id];
+  const [setting] = useSetting();
+  const now = map.matchups.find((m) => m.id === setting.matchup)?.title ?? map.matchups[0]?.title ?? "As set";
+  return (
+    <section className="border-b border-rule py-1.5" aria-label="Side by side">
+      <label className="flex items-center gap-2">
+        <span className="shrink-0 text-quiet">Side by side with</span>
+        <select
+          className="box min-w-0 lg:min-h-8 lg:w-72 lg:py-0"
+          value={written}
+          onChange={(event) => choose(event.target.value)}
+        >
+          <option value="">nothing</option>
+          <optgroup label="Another matchup">
+            {map.matchups.map((m) => (
+              <option key={m.id} value={`matchup ${m.id}`}>
+                {m.title}
+              </option>
+            ))}
+          </optgroup>
+          {map.principles.map((p) => (
+            <optgroup key={p.id} label={p.title}>
+              {p.stances.map((s) => (
+                <option key={s.id} value={`stance ${p.id}/${s.id}`}>
+                  {s.title}
+                </option>
+              ))}
+            </optgroup>
+          ))}
+        </select>
+      </label>
+      {there && (
+        <table className="mt-2 mb-1 w-full table-fixed border-collapse text-left" data-testid="side-by-side">
+          <thead>
+            <tr className="align-bottom">
+              <th className="w-[36%] pb-1 font-normal text-quiet">Best first, as set</th>
+              <th className="pb-1 pl-4">{now}</th>
+              <th className="pb-1 pl-4">{title}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <Row
+              title="The whole situation"
+              one={<Worth worth={at.worth} />}
+              two={<Worth worth={there.worth} />}
+            />
+            {at.reactions.map((odds) => {
+              const reaction = map.reactions.find((r) => r.id === odds.reaction);
+              const beside = there.reactions.find((r) => r.reaction === odds.reaction);
+              return (
+                reaction && (
+                  <Row
+                    key={reaction.id}
+                    title={techniqueOf(map, reaction)?.title ?? reaction.id}
+                    one={<Cell map={map} reaction={reaction} odds={odds} best={at.best === reaction.id} />}
+                    two={
+                      beside && (
+                        <Cell map={map} reaction={reaction} odds={beside} best={there.best === reaction.id} />
+                      )
+                    }
+                  />
+                )
+              );
+            })}
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}
+
+function Row({ title, one, two }: { title: string; one: ReactNode; two: ReactNode }) {
+  return (
+    <tr className="border-t border-rule align-top">
+      <th className="py-1.5 font-normal">{title}</th>
+      <td className="py-1.5 pl-4">{one}</td>
+      <td className="py-1.5 pl-4">{two}</td>
+    </tr>
+  );
+}
+
+function Worth({ worth }: { worth: number }) {
+  return (
+    <span className="flex items-center gap-2">
+      <Gate worth={worth} className="min-w-6 grow" />
+      <span className="w-7 text-right font-semibold">{hundred(worth)}</span>
+    </span>
+  );
+}
+
+function Cell({
+  map,
+  reaction,
+  odds,
+  best,
+}: {
+  map: Schemas["Map"];
+  reaction: Schemas["Reaction"];
+  odds: Schemas["ReactionOdds"];
+  best: boolean;
+}) {
+  if (!odds.usable) {
+    return <span className="text-rust">closed: {closedInWords(map, reaction, odds.closedBy)}</span>;
+  }
+  return (
+    <>
+      <Worth worth={odds.worth} />
+      {best && <span className="text-quiet">best here</span>}
+    </>
+  );
+}

@@ -1,0 +1,45 @@
+import type { Schemas } from "../../api/client";
+
+/** How a technique is done: checkpoints, what goes wrong and why, and what has been asked. */
+export function Teaching({ technique }: { technique: Schemas["Technique"] }) {
+  return (
+    <>
+      {technique.checkpoints.length > 0 && (
+        <ol className="list-decimal space-y-0.5 pl-5">
+          {technique.checkpoints.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ol>
+      )}
+      {technique.faults.map((fault) => (
+        <p key={fault.sign} className="mt-1.5">
+          <span className="font-semibold">{fault.sign}?</span> {fault.cause}.{" "}
+          <span className="text-quiet">{fault.fix}.</span>
+        </p>
+      ))}
+      {technique.questions.map((question) => (
+        <p key={question.ask} className="mt-1.5">
+          <span className="font-semibold">{question.ask}</span> {question.answer}
+        </p>
+      ))}
+    </>
+  );
+}
+
+const LEVEL: Record<string, string> = {
+  novice: "from the first months",
+  intermediate: "after some years",
+  advanced: "for the experienced",
+};
+
+/** Who it is for: level, children, injuries that forbid it. */
+export function forWhom(technique: Schemas["Technique"]): string {
+  const injuries = technique.avoidWith.map((i) => i.replace("-", " "));
+  return [
+    LEVEL[technique.level] ?? technique.level,
+    technique.children ? "" : "not for children",
+    injuries.length > 0 ? `not with a bad ${injuries.join(" or ")}` : "",
+  ]
+    .filter(Boolean)
+    .join(" · ");
+}

@@ -1,0 +1,96 @@
+import type { ReactNode } from "react";
+import { Framed, type FieldProps, type Of } from "./Framed";
+import { ClockField, FlagsField, HeldField, RefField, RefsField, StanceField } from "./LinkFields";
+import { NeedsField } from "./NeedsField";
+import type { Part } from "./parts";
+import {
+  ChoiceField,
+  CodesField,
+  LikelihoodInput,
+  NumberField,
+  TextField,
+  TextsField,
+  WorthField,
+  YesField,
+} from "./PlainFields";
+
+/** One field of a part, whatever its kind. */
+export function FieldInput(props: FieldProps): ReactNode {
+  const { field } = props;
+  switch (field.kind) {
+    case "text":
+      return <TextField {...props} field={field} />;
+    case "number":
+      return <NumberField {...props} field={field} />;
+    case "choice":
+      return <ChoiceField {...props} field={field} />;
+    case "yes":
+      return <YesField {...props} field={field} />;
+    case "ref":
+      return <RefField {...props} field={field} />;
+    case "refs":
+      return <RefsField {...props} field={field} />;
+    case "stance":
+      return <StanceField {...props} />;
+    case "codes":
+      return <CodesField {...props} field={field} />;
+    case "texts":
+      return <TextsField {...props} field={field} />;
+    case "flags":
+      return <FlagsField {...props} />;
+    case "held":
+      return <HeldField {...props} />;
+    case "clock":
+      return <ClockField {...props} />;
+    case "likelihood":
+      return <LikelihoodInput {...props} field={field} />;
+    case "worth":
+      return <WorthField {...props} />;
+    case "rows":
+      return <RowsField {...props} field={field} />;
+    case "tree":
+      return <NeedsField {...props} field={field} />;
+  }
+}
+
+function RowsField(props: FieldProps<Of<"rows">>) {
+  const rows = (props.value as Part[] | undefined) ?? [];
+  const change = (at: number, row: Part) => props.onChange(rows.map((r, i) => (i === at ? row : r)));
+  return (
+    <Framed props={props} group>
+      {() => (
+        <>
+          {rows.map((row, at) => (
+            <div
+              key={(row.id as string | undefined) ?? at}
+              role="group"
+              aria-label={`${props.field.one} ${at + 1}`}
+              className="mb-2 grid gap-x-4 gap-y-1 border-l-2 border-rule pl-3 sm:grid-cols-2"
+            >
+              {props.field.fields.map((field) => (
+                <FieldInput
+                  key={field.name}
+                  {...props}
+                  field={field}
+                  place={`${props.place}/${at}/${field.name}`}
+                  value={row[field.name]}
+                  onChange={(value) => change(at, { ...row, [field.name]: value })}
+                />
+              ))}
+              <button
+                type="button"
+                className="word justify-self-start"
+                onClick={() => props.onChange(rows.filter((_, i) => i !== at))}
+              >
+                Take this {props.field.one} out
+              </button>
+            </div>
+          ))}
+          <button type="button" className="word" onClick={() => props.onChange([...rows, {}])}>
+            Add a {props.field.one}
+          </button>
+        </>
+      )}
+    </Framed>
+  );
+}

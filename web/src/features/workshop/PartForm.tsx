@@ -1,0 +1,237 @@
+import { useEffect, useRef, useState } from "react";
+import { useQueryClient } from "@tanstack/react-query";
+import { problemOf, type Problem, type Schemas } from "../../api/client";
+import { useDraft } from "../../ui/draft";
+import { Refused } from "../../ui/Notice";
+import { useMapById, useMapChange } from "../map";
+import { cleaned } from "./cleaned";
+import { FieldInput } from "./FieldInput";
+import { inWordsOfTheForm, type Field } from "./fields";
+import { HoldPreview } from "./HoldPreview";
+import { freeId, putParts, takenIds, type Part, type PartInput } from "./parts";
+import { Preview } from "./Preview";
+import { Removal } from "./Removal";
+
+interface Typed {
+  value: Part;
+  /** Parts that were made on the way. */
+  made: PartInput[];
+}
+
+/**
+ * Edits something of a map in place: its fields, the odds as they would be, what the server refused, and the choice when
+ * somebody else has changed the same thing. What is typed is kept until it is saved or thrown away.
+ */
+export function PartForm({
+  map,
+  draftKey,
+  fields,
+  initial,
+  place = "",
+  summary,
+  toInput,
+  watch,
+  remove,
+  onDone,
+}: {
+  map: Schemas["Map"];
+  draftKey: string;
+  fields: Field[];
+  initial: Part;
+  /** Where the fields stand within the part that is sent. */
+  place?: string;
+  /** What stands in the history. */
+  summary: (value: Part) => string;
+  /** The part to send for what was typed. */
+  toInput: (value: Part) => PartInput;
+  /** The situation whose odds are shown beside the start's. */
+  watch?: string;
+  remove?: { title: string } & (
+    { list: string; id: string } | { run: (base: number) => Promise<Schemas["Map"]> }
+  );
+  onDone: (saved?: PartInput) => void;
+}) {
+  const { draft, kept, change, rebase, drop } = useDraft<Typed>(draftKey, map.revision, {
+    value: initial,
+    made: [],
+  });
+  const save = useMapChange(map.id);
+  const fresh = useMapById(map.id);
+  const queries = useQueryClient();
+  const form = useRef<HTMLFormElement>(null);
+  const [removing, setRemoving] = useState(false);
+  useEffect(() => form.current?.querySelector<HTMLElement>("input, select, textarea")?.focus(), []);
+  const { value, made } = draft.value;
+  const input = { ...toInput(cleaned(value)) };
+  const parts = [...made.filter((m) => isUsed(m.id, [input, ...made])), input];
+  const problem = save.isError ? problemOf(save.error) : undefined;
+  const [tried, setTried] = useState(false);
+  const missing = fields.filter((f) => f.need && !cleaned(value)[f.name]);
+  const errors = new Map<string, string>(tried ? missing.map((f) => [`/${f.name}`, f.need!]) : []);
+  const elsewhere: string[] = [];
+  problem?.problems?.forEach((p) => {
+    const within = p.place.startsWith(`${place}/`) ? p.place.slice(place.length) : undefined;
+    if (within && fields.some((f) => within === `/${f.name}` || within.startsWith(`/${f.name}/`))) {
+      errors.set(within, inWordsOfTheForm(p.message, fields));
+    } else {
+      elsewhere.push(inWordsOfTheForm(p.message));
+    }
+  });
+  const done = (saved?: PartInput) => {
+    drop();
+    onDone(saved);
+  };
+  const send = (base: number) =>
+    save.mutate(() => putParts(map.id, base, summary(value), parts), { onSuccess: () => done(input) });
+  const make = (list: string, title: string) => {
+    const id = freeId(title, [...takenIds(map, list), ...made.map((m) => m.id)]);
+    const part = bare(map, list, title, watch);
+    change((now) => ({ ...now, made: [...now.made, { list, id, part }] }));
+    return id;
+  };
+  return (
+    <form
+      ref={form}
+      className="my-2 space-y-3 border-2 border-ink bg-ground p-3"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        setTried(true);
+        if (missing.length === 0) send(draft.base);
+      }}
+      onKeyDown={(event) => {
+        if (event.key === "Escape") {
+          event.stopPropagation();
+          done();
+        }
+      }}
+    >
+      {kept && (
+        <p className="flex flex-wrap items-baseline gap-x-4 border-l-4 border-ink pl-3">
+          <span>What you typed before is back.</span>
+          <button
+            type="button"
+            className="word"
+            onClick={() => {
+              drop();
+              onDone();
+            }}
+          >
+            Throw it away
+          </button>
+        </p>
+      )}
+      <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2">
+        {fields.map((field) => (
+          <FieldInput
+            key={field.name}
+            map={map}
+            field={field}
+            place={`/${field.name}`}
+            value={value[field.name]}
+            errors={errors}
+            make={make}
+            part={value}
+            made={made.map((m) => ({ ...m, title: String(m.part.title) }))}
+            onChange={(next) => change((now) => ({ ...now, value: { ...now.value, [field.name]: next } }))}
+          />
+        ))}
+      </div>
+      {problem?.status === 409 ? (
+        <Changed
+          problem={problem}
+          over={() =>
+            void fresh.refetch().then(({ data }) => {
+              if (!data) return;
+              rebase(data.revision);
+              send(data.revision);
+            })
+          }
+          theirs={() => void queries.invalidateQueries({ queryKey: ["map"] }).then(() => done())}
+        />
+      ) : (
+        problem &&
+        (problem.problems === undefined || elsewhere.length > 0) && (
+          <Refused
+            problem={{ ...problem, problems: elsewhere.map((message) => ({ place: message, message })) }}
+          />
+        )
+      )}
+      {problem?.status !== 409 && (
+        <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
+          <button type="submit" className="plate" disabled={save.isPending}>
+            Save
+          </button>
+          <button type="button" className="word" onClick={() => done()}>
+            Cancel
+          </button>
+          {remove && !removing && (
+            <button
+              type="button"
+              className="word ml-auto"
+              onClick={() =>
+                "run" in remove
+                  ? save.mutate(() => remove.run(draft.base), { onSuccess: () => done() })
+                  : setRemoving(true)
+              }
+            >
+              {remove.title}
+            </button>
+          )}
+        </div>
+      )}
+      {/* Under the buttons, so that they do not move away from under the hand when the odds come in. */}
+      {input.list === "holds" ? (
+        <HoldPreview map={map} parts={missing.length === 0 ? parts : undefined} />
+      ) : (
+        <Preview map={map} parts={missing.length === 0 ? parts : undefined} watch={watch} />
+      )}
+      {remove && removing && "list" in remove && (
+        <Removal
+          map={map}
+          list={remove.list}
+          id={remove.id}
+          keep={() => setRemoving(false)}
+          onDone={() => done()}
+        />
+      )}
+    </form>
+  );
+}
+
+/** True when another part refers to the id. */
+function isUsed(id: string, others: PartInput[]): boolean {
+  return others.some((other) => other.id !== id && JSON.stringify(other.part).includes(`"${id}"`));
+}
+
+/** The least that a new part must say; a place lies in the family of where one is. */
+function bare(map: Schemas["Map"], list: string, title: string, near: string | undefined): Part {
+  if (list !== "situations") return { title };
+  const family = map.situations.find((s) => s.id === near)?.family ?? map.families[0]?.id;
+  return { title, family, stage: "joined", entry: 0 };
+}
+
+/** Somebody else has changed the same thing meanwhile: what they did, and what to do about it. */
+function Changed({ problem, over, theirs }: { problem: Problem; over: () => void; theirs: () => void }) {
+  return (
+    <div className="space-y-2">
+      <Refused problem={problem} />
+      <ul>
+        {problem.changed?.map((revision) => (
+          <li key={revision.number}>
+            <span className="font-semibold">{revision.author}</span>: {revision.summary}{" "}
+            <span className="text-quiet">at {new Date(revision.at).toLocaleTimeString()}</span>
+          </li>
+        ))}
+      </ul>
+      <div className="flex flex-wrap gap-5">
+        <button type="button" className="plate" onClick={over}>
+          Save mine over it
+        </button>
+        <button type="button" className="word" onClick={theirs}>
+          Take theirs
+        </button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,30 @@
+import { describe, expect, it } from "vitest";
+import { beginning, editingIn, withEditing } from "./editing";
+
+const asked = (text: string) => editingIn(new URLSearchParams(text));
+
+describe("what is edited", () => {
+  it("stands in the address", () => {
+    expect(asked("edit=low")).toEqual({ id: "low" });
+    expect(asked("copy=low&late=2")).toEqual({ id: "low", copy: true });
+    expect(asked("new=&late=2")).toBe("new");
+    expect(asked("late=2")).toBeUndefined();
+  });
+
+  it.each([[{ id: "low" }], [{ id: "low", copy: true }], ["new" as const], [undefined]])(
+    "comes back from the address, which keeps the rest: %s",
+    (editing) => {
+      const after = withEditing(new URLSearchParams("edit=high&copy=side&new=&late=2"), editing);
+      expect(editingIn(after)).toEqual(editing);
+      expect(after.get("late")).toBe("2");
+    },
+  );
+
+  it("begins where the address says", () => {
+    const params = new URLSearchParams("new=&at=low");
+    expect(beginning("holds", params).at).toEqual(["low"]);
+    expect(beginning("holds", new URLSearchParams("new=")).at).toEqual([]);
+    expect(beginning("facts", params)).toEqual({ title: "" });
+    expect(withEditing(params, undefined).has("at")).toBe(false);
+  });
+});

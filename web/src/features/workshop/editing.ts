@@ -1,0 +1,47 @@
+import { useState } from "react";
+import { useSearchParams } from "react-router";
+import { hasDraft } from "../../ui/draft";
+import { BLANK } from "./fields";
+import type { Part } from "./parts";
+
+/** What is being edited in a list: a part, a copy of one, a new one, or nothing. */
+export type Editing = { id: string; copy?: boolean } | "new" | undefined;
+
+const NAMES = ["edit", "copy", "new", "at"];
+
+/** What the address asks to edit. */
+export function editingIn(params: URLSearchParams): Editing {
+  const edit = params.get("edit");
+  if (edit) return { id: edit };
+  const copy = params.get("copy");
+  if (copy) return { id: copy, copy: true };
+  return params.has("new") ? "new" : undefined;
+}
+
+/** The address in which that is edited. */
+export function withEditing(params: URLSearchParams, editing: Editing): URLSearchParams {
+  const after = new URLSearchParams(params);
+  NAMES.forEach((name) => after.delete(name));
+  if (editing === "new") after.set("new", "");
+  else if (editing) after.set(editing.copy ? "copy" : "edit", editing.id);
+  return after;
+}
+
+/** What a new part of the list begins as; one that lies somewhere may come with its place in the address. */
+export function beginning(list: string, params: URLSearchParams): Part {
+  const at = params.get("at");
+  const blank = BLANK[list] ?? { title: "" };
+  return list === "holds" && at ? { ...blank, at: [at] } : blank;
+}
+
+/** What is edited stands in the address; an unsaved new part is open without being asked for, until it is closed. */
+export function useEditing(newKey: string): [Editing, (next: Editing) => void] {
+  const [params, setParams] = useSearchParams();
+  const [left, setLeft] = useState(() => hasDraft(newKey));
+  const editing = editingIn(params) ?? (left ? "new" : undefined);
+  const open = (next: Editing) => {
+    setLeft(false);
+    setParams((now) => withEditing(now, next), { replace: true });
+  };
+  return [editing, open];
+}

@@ -1,0 +1,376 @@
+import { KIND_LABEL, SEGMENT_LABEL, SEGMENTS, STAGE_LABEL, STAGES } from "../../labels";
+
+/** How one field of a part is edited. */
+export type Field = {
+  name: string;
+  label: string;
+  hint?: string;
+  /** What to say when it was left empty but must not be. */
+  need?: string;
+} & (
+  | { kind: "text"; long?: boolean; most: number; blank?: string }
+  | { kind: "number"; least: number; most: number; unit?: string; optional?: boolean }
+  | { kind: "choice"; options: Option[]; none?: string }
+  | { kind: "yes"; usual: boolean }
+  | { kind: "ref"; lists: string[]; none?: string; makes?: string }
+  | {
+      kind: "refs";
+      list: string;
+      makes?: string;
+      /** Their order means nothing. */
+      unordered?: boolean;
+      /** The field of the whole part that names situations; reactions taught there are offered first. */
+      near?: string;
+    }
+  | { kind: "stance" }
+  | { kind: "codes"; options: Option[] }
+  | { kind: "texts"; most: number }
+  | { kind: "flags" }
+  | { kind: "held" }
+  | { kind: "clock" }
+  | { kind: "likelihood"; chance: boolean }
+  | { kind: "worth" }
+  | { kind: "rows"; fields: Field[]; one: string }
+  | { kind: "tree"; fields: Field[] }
+);
+
+export interface Option {
+  id: string;
+  title: string;
+}
+
+const plain = (...ids: string[]): Option[] => ids.map((id) => ({ id, title: id.replace(/-/g, " ") }));
+const KINDS: Option[] = Object.entries(KIND_LABEL).map(([id, title]) => ({ id, title }));
+const INJURIES = plain("knee", "neck", "shoulder", "rib", "elbow", "wrist", "ankle", "lower-back");
+const LEVELS = plain("novice", "intermediate", "advanced");
+const LEANS = plain("strength", "speed", "space", "flexibility", "length", "jacket");
+const TITLE: Field = { name: "title", label: "Name", kind: "text", most: 90, need: "Give it a name." };
+
+export const RESPONSE_FIELDS: Field[] = [
+  {
+    name: "cue",
+    label: "What they do",
+    kind: "text",
+    most: 400,
+    blank: "They …",
+    need: "Write what they do.",
+  },
+  { name: "often", label: "How often", kind: "likelihood", chance: false },
+  {
+    name: "leads",
+    label: "It leads to",
+    kind: "ref",
+    lists: ["situations", "outcomes"],
+    none: "nobody has answered this yet",
+    makes: "situations",
+  },
+];
+
+const FROM: Field = {
+  name: "from",
+  label: "In",
+  need: "Choose where.",
+  kind: "ref",
+  lists: ["situations"],
+  makes: "situations",
+};
+
+/** A reaction as it is edited where it stands, without the place and the responses. */
+export const REACTION_FIELDS: Field[] = [
+  {
+    name: "technique",
+    label: "What you do",
+    need: "Choose what you do, or write a new name.",
+    kind: "ref",
+    lists: ["techniques"],
+    makes: "techniques",
+  },
+  { name: "works", label: "How often it gets going", kind: "likelihood", chance: true },
+  { name: "seconds", label: "Seconds it takes", kind: "number", least: 0, most: 120, unit: "s" },
+  {
+    name: "stuffed",
+    label: "When they stuff it",
+    kind: "ref",
+    lists: ["situations", "outcomes"],
+    none: "you are where you were",
+  },
+  { name: "needs", label: "It needs", kind: "flags" },
+];
+
+/** A single thing that a pin or a finish needs. */
+const NEED_FIELDS: Field[] = [
+  { name: "title", label: "They need", kind: "text", most: 90 },
+  {
+    name: "work",
+    label: "Work to take it away",
+    hint: "1 easy, 5 hardly possible",
+    kind: "number",
+    least: 1,
+    most: 5,
+  },
+  {
+    name: "denied",
+    label: "Taken away by",
+    kind: "refs",
+    list: "reactions",
+    unordered: true,
+    near: "at",
+  },
+];
+
+/** The fields of each list's parts, in the order in which an instructor thinks of them. */
+export const FIELDS: Record<string, Field[]> = {
+  situations: [
+    TITLE,
+    {
+      name: "family",
+      label: "Family",
+      need: "Choose a family, or write a new one.",
+      kind: "ref",
+      lists: ["families"],
+      makes: "families",
+    },
+    {
+      name: "stage",
+      label: "Lateness",
+      kind: "choice",
+      options: STAGES.map((id) => ({ id, title: STAGE_LABEL[id] })),
+    },
+    { name: "held", label: "What is held", kind: "held" },
+    { name: "facts", label: "What is so here", kind: "flags" },
+    { name: "clock", label: "If you do nothing", kind: "clock" },
+    {
+      name: "entry",
+      label: "Rounds start here",
+      hint: "relative to the other starts; 0 for never",
+      kind: "number",
+      least: 0,
+      most: 1000,
+      optional: true,
+    },
+    {
+      name: "rest",
+      label: "A place to rest in",
+      kind: "choice",
+      options: KINDS.filter((k) => k.id !== "tap"),
+      none: "no",
+    },
+  ],
+  reactions: [
+    FROM,
+    ...REACTION_FIELDS,
+    {
+      name: "responses",
+      label: "What they do about it",
+      kind: "rows",
+      fields: RESPONSE_FIELDS,
+      one: "response",
+    },
+  ],
+  techniques: [
+    TITLE,
+    { name: "movements", label: "Movements, in order", kind: "refs", list: "movements", makes: "movements" },
+    { name: "checkpoints", label: "Checkpoints", hint: "one a line, up to eight", kind: "texts", most: 8 },
+    {
+      name: "faults",
+      label: "Faults",
+      kind: "rows",
+      one: "fault",
+      fields: [
+        { name: "sign", label: "If you feel", kind: "text", most: 400 },
+        { name: "cause", label: "it is because", kind: "text", most: 400 },
+        { name: "fix", label: "Mend it so", kind: "text", most: 400 },
+      ],
+    },
+    {
+      name: "questions",
+      label: "Questions",
+      kind: "rows",
+      one: "question",
+      fields: [
+        { name: "ask", label: "What if they …", kind: "text", most: 400 },
+        { name: "answer", label: "Answer", kind: "text", most: 400 },
+      ],
+    },
+    { name: "cautions", label: "Cautions", hint: "one a line", kind: "texts", most: 50 },
+    { name: "stance", label: "Stance it takes", kind: "stance" },
+    { name: "level", label: "For", kind: "choice", options: LEVELS },
+    { name: "children", label: "Children may do it", kind: "yes", usual: true },
+    { name: "avoidWith", label: "Not with a bad", kind: "codes", options: INJURIES },
+    { name: "leansOn", label: "It leans on", kind: "codes", options: LEANS },
+  ],
+  movements: [
+    TITLE,
+    {
+      name: "uses",
+      label: "One of these must be free",
+      kind: "codes",
+      options: SEGMENTS.map((id) => ({ id, title: SEGMENT_LABEL[id] })),
+    },
+    { name: "risks", label: "It can hurt the", kind: "codes", options: INJURIES },
+  ],
+  facts: [TITLE],
+  families: [TITLE],
+  outcomes: [TITLE, { name: "kind", label: "It is", kind: "choice", options: KINDS }],
+  principles: [
+    TITLE,
+    { name: "condition", label: "What separates the stances", kind: "text", long: true, most: 400 },
+    {
+      name: "stances",
+      label: "Stances",
+      kind: "rows",
+      one: "stance",
+      fields: [TITLE, { name: "wants", label: "What it wants", kind: "text", most: 400 }],
+    },
+  ],
+  aims: [TITLE, { name: "worth", label: "What each end is worth, from 0 to 1", kind: "worth" }],
+  matchups: [
+    TITLE,
+    {
+      name: "weightGap",
+      label: "They are heavier by",
+      kind: "number",
+      least: -150,
+      most: 150,
+      unit: "kg",
+      optional: true,
+    },
+    {
+      name: "heightGap",
+      label: "They are taller by",
+      kind: "number",
+      least: -80,
+      most: 80,
+      unit: "cm",
+      optional: true,
+    },
+    { name: "jacket", label: "With a jacket", kind: "yes", usual: false },
+    { name: "setting", label: "For", kind: "choice", options: plain("sport", "self-protection") },
+    { name: "age", label: "They are", kind: "choice", options: plain("adults", "children") },
+    { name: "level", label: "Level", kind: "choice", options: LEVELS },
+    { name: "injuries", label: "Injuries", kind: "codes", options: INJURIES },
+    { name: "facts", label: "Also so, where a place says nothing", kind: "flags" },
+  ],
+  holds: [
+    TITLE,
+    {
+      name: "kind",
+      label: "It is",
+      kind: "choice",
+      options: [
+        { id: "pin", title: "a pin: it holds" },
+        { id: "finish", title: "a finish: it ends" },
+      ],
+    },
+    {
+      name: "at",
+      label: "Where it is on or on its way, from early to late",
+      need: "Choose at least one place.",
+      kind: "refs",
+      list: "situations",
+    },
+    {
+      name: "needs",
+      label: "What they need",
+      need: "Write at least one thing that they need.",
+      kind: "tree",
+      fields: NEED_FIELDS,
+    },
+  ],
+  rules: [
+    TITLE,
+    {
+      name: "gauge",
+      label: "Goes by",
+      kind: "choice",
+      options: plain(
+        "they-heavier",
+        "you-heavier",
+        "they-taller",
+        "you-taller",
+        "jacket",
+        "no-jacket",
+        "self-protection",
+        "children",
+        "above-level",
+      ),
+    },
+    { name: "above", label: "Counts above", kind: "number", least: 0, most: 200 },
+    { name: "most", label: "But at most", kind: "number", least: 0, most: 200 },
+    { name: "target", label: "For what leans on", kind: "choice", options: LEANS, none: "everything" },
+    {
+      name: "effect",
+      label: "It shifts",
+      kind: "choice",
+      options: [
+        { id: "works", title: "how often it gets going" },
+        { id: "seconds", title: "how long it takes" },
+        { id: "closes", title: "nothing: it closes the reaction" },
+      ],
+    },
+    {
+      name: "amount",
+      label: "By, for each unit",
+      hint: "added to the log odds, or to the logarithm of the seconds",
+      kind: "number",
+      least: -10,
+      most: 10,
+    },
+    { name: "reason", label: "Because", kind: "text", long: true, most: 400 },
+    { name: "source", label: "The figure comes from", kind: "text", most: 400 },
+  ],
+};
+
+/** What a list is called, and one of it. */
+export const LISTS: { list: string; title: string; one: string }[] = [
+  { list: "situations", title: "Situations", one: "situation" },
+  { list: "reactions", title: "Reactions and responses", one: "reaction" },
+  { list: "techniques", title: "Techniques", one: "technique" },
+  { list: "movements", title: "Movements", one: "movement" },
+  { list: "facts", title: "Facts", one: "fact" },
+  { list: "holds", title: "Pins and finishes", one: "pin or finish" },
+  { list: "principles", title: "Principles", one: "principle" },
+  { list: "matchups", title: "Matchups", one: "matchup" },
+  { list: "aims", title: "Aims", one: "aim" },
+  { list: "rules", title: "Rate rules", one: "rate rule" },
+  { list: "outcomes", title: "Outcomes", one: "outcome" },
+  { list: "families", title: "Families", one: "family" },
+];
+
+/** What a new part begins as. */
+export const BLANK: Record<string, Record<string, unknown>> = {
+  situations: { title: "", stage: "joined", entry: 0 },
+  reactions: { works: "sometimes", seconds: 2, responses: [] },
+  techniques: { title: "", level: "novice", children: true },
+  outcomes: { title: "", kind: "guard" },
+  holds: { title: "", kind: "pin", at: [], needs: { all: [{ work: 2 }] } },
+  principles: { title: "", stances: [] },
+  aims: { title: "", worth: { reversal: 1, guard: 1 } },
+  matchups: { title: "", weightGap: 0, setting: "sport", age: "adults", level: "advanced" },
+  rules: {
+    title: "",
+    gauge: "they-heavier",
+    above: 0,
+    most: 60,
+    effect: "works",
+    amount: -0.02,
+    reason: "",
+    source: "the house’s own estimate",
+  },
+};
+
+const NAMES = new Map<string, string>();
+const collect = (fields: Field[]) =>
+  fields.forEach((field) => {
+    if (!NAMES.has(field.name)) NAMES.set(field.name, field.label);
+    if (field.kind === "rows" || field.kind === "tree") collect(field.fields);
+  });
+Object.values(FIELDS).forEach(collect);
+
+/** What the server says of a field of the file, with the name that the field has on screen. */
+export function inWordsOfTheForm(message: string, fields: Field[] = []): string {
+  return message.replace(/“([a-zA-Z]+)”/, (whole, name: string) => {
+    const label = fields.find((f) => f.name === name)?.label ?? NAMES.get(name);
+    return label ? `“${label.replace(/ …$/, "")}”` : whole;
+  });
+}
