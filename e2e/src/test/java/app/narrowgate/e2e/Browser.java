@@ -7,6 +7,9 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -55,7 +58,11 @@ final class Browser implements AutoCloseable {
 
     /** A window with the demo gym's first instructor signed in, showing the map. */
     Page signedIn() {
-        Page page = window();
+        return signedIn(1280, 800, ColorScheme.LIGHT);
+    }
+
+    Page signedIn(int width, int height, ColorScheme scheme) {
+        Page page = window(width, height, scheme);
         signIn(page, "open-the-gate");
         page.waitForURL("**/map/**");
         return page;
@@ -88,6 +95,26 @@ final class Browser implements AutoCloseable {
             }
         }
         throw new AssertionError("Tab never reaches “" + name + "”");
+    }
+
+    private static String axe() {
+        try {
+            return Files.readString(Path.of(System.getProperty("narrowgate.axe"))) + "; undefined";
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** What axe finds serious or critical on the page. */
+    @SuppressWarnings("unchecked")
+    static List<String> seriousFaults(Page page) {
+        // Not as a script tag: the content policy lets in nothing that did not ship with the page.
+        page.evaluate(axe());
+        Map<String, Object> result = (Map<String, Object>) page.evaluate("axe.run()");
+        return ((List<Map<String, Object>>) result.get("violations")).stream()
+                .filter(v -> List.of("serious", "critical").contains(String.valueOf(v.get("impact"))))
+                .map(v -> v.get("id") + ": " + v.get("help") + " " + v.get("nodes"))
+                .toList();
     }
 
     /** What the browser complained about since the last time. */

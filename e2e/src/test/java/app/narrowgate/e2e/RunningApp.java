@@ -23,22 +23,35 @@ final class RunningApp implements AutoCloseable {
     private static final Duration BETWEEN_LOOKS = Duration.ofMillis(200);
 
     private final String database = "e2e_" + UUID.randomUUID().toString().replace("-", "");
-    private final String address;
-    private final Process process;
+    private final Cluster cluster;
+    private final int port = freePort();
+    private final String address = "http://127.0.0.1:" + port;
+    private Process process;
 
-    private RunningApp() {
+    /** Where the database server is. */
+    record Cluster(String port, String user, String password) {
+        String url() {
+            return "jdbc:postgresql://127.0.0.1:" + port + "/";
+        }
+    }
+
+    private RunningApp(Cluster cluster) {
+        this.cluster = cluster;
         sql("create database " + database);
-        int port = freePort();
-        address = "http://127.0.0.1:" + port;
+        launch();
+    }
+
+    private void launch() {
         try {
             Path log = Files.createDirectories(Path.of("target")).resolve("app-" + port + ".log");
             ProcessBuilder builder = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                    "-XX:TieredStopAtLevel=1", "-Dnarrowgate.demo=true", "-jar", System.getProperty("narrowgate.jar"))
-                    .redirectErrorStream(true).redirectOutput(log.toFile());
+                    System.getProperty("narrowgate.java-option", "-XX:TieredStopAtLevel=1"), "-Dnarrowgate.demo=true", "-jar", System.getProperty("narrowgate.jar"))
+                    .redirectErrorStream(true)
+                    .redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()));
             builder.environment().put("PORT", Integer.toString(port));
-            builder.environment().put("NARROWGATE_DB_URL", host() + database);
-            builder.environment().put("NARROWGATE_DB_USER", env("USER"));
-            builder.environment().put("NARROWGATE_DB_PASSWORD", env("PASSWORD"));
+            builder.environment().put("NARROWGATE_DB_URL", cluster.url() + database);
+            builder.environment().put("NARROWGATE_DB_USER", cluster.user());
+            builder.environment().put("NARROWGATE_DB_PASSWORD", cluster.password());
             process = builder.start();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -47,7 +60,23 @@ final class RunningApp implements AutoCloseable {
     }
 
     static RunningApp start() {
-        return new RunningApp();
+        return new RunningApp(new Cluster(env("PORT"), env("USER"), env("PASSWORD")));
+    }
+
+    /** On a database server of its own. */
+    static RunningApp on(Cluster cluster) {
+        return new RunningApp(cluster);
+    }
+
+    /** Ends the server as a failing machine would: at once, in the middle of whatever it does. */
+    void kill() {
+        process.destroyForcibly();
+        process.onExit().join();
+    }
+
+    /** Starts the server again on the same database and the same address. */
+    void startAgain() {
+        launch();
     }
 
     String address() {
@@ -91,10 +120,6 @@ final class RunningApp implements AutoCloseable {
         sql("drop database " + database + " with (force)");
     }
 
-    private static String host() {
-        return "jdbc:postgresql://127.0.0.1:" + env("PORT") + "/";
-    }
-
     private static String env(String name) {
         String value = System.getenv("NARROWGATE_TEST_DB_" + name);
         if (value == null) {
@@ -103,8 +128,9 @@ final class RunningApp implements AutoCloseable {
         return value;
     }
 
-    private static void sql(String statement) {
-        try (Connection connection = DriverManager.getConnection(host() + "postgres", env("USER"), env("PASSWORD"))) {
+    private void sql(String statement) {
+        try (Connection connection = DriverManager.getConnection(cluster.url() + "postgres",
+                cluster.user(), cluster.password())) {
             connection.createStatement().execute(statement);
         } catch (SQLException e) {
             throw new IllegalStateException(e);

@@ -1,0 +1,281 @@
+package app.narrowgate.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.Media;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** An instructor reads the reference map and questions it. */
+class ReadingStory extends Story {
+
+    private static Locator gate(Page page, String situation) {
+        return page.locator("[data-situation='" + situation + "']");
+    }
+
+    private static Locator odds(Page page) {
+        return page.getByTestId("odds");
+    }
+
+    @Test
+    void theWholeMapStandsOnOneScreen() {
+        Page page = browser.signedIn();
+        gate(page, "mount-low").waitFor();
+        assertThat(page.evaluate("document.documentElement.scrollWidth")).isEqualTo(1280);
+        assertThat((Boolean) page.evaluate(
+                "[...document.querySelectorAll('[data-situation]')].every(g => g.getBoundingClientRect().bottom <= 800)"))
+                .isTrue();
+    }
+
+    @Test
+    void aGateExplainsItselfOnHoverAndOnFocus() {
+        Page page = browser.signedIn();
+        gate(page, "side-framed").hover();
+        assertThat(page.getByRole(AriaRole.TOOLTIP)).containsText("No answer yet when they sit back and wait.");
+        page.keyboard().press("Escape");
+        assertThat(page.getByRole(AriaRole.TOOLTIP)).hasCount(0);
+
+        Browser.tabTo(page, "Near arm framed");
+        assertThat(page.getByRole(AriaRole.TOOLTIP)).containsText("Near arm framed");
+        page.keyboard().press("ArrowDown");
+        assertThat(gate(page, "side-elbow-cupped")).isFocused();
+        assertThat(page.getByRole(AriaRole.TOOLTIP)).containsText("Elbow cupped, seated");
+        page.keyboard().press("ArrowRight");
+        assertThat(page.getByRole(AriaRole.TOOLTIP)).containsText("Much heavier, settled");
+    }
+
+    @Test
+    void aLateStartIsPaintedPointedOutAndKeptInTheAddress() {
+        Page page = browser.signedIn();
+        Locator upright = gate(page, "mount-upright");
+        upright.waitFor();
+        Locator late = page.getByRole(AriaRole.SLIDER, named("Starts late by"));
+        late.focus();
+        page.keyboard().press("End");
+        assertThat(page.getByText("Changed most:")).isVisible();
+        page.waitForURL("**late=5**");
+        String number = upright.locator("[data-odds]").textContent();
+        page.reload();
+        assertThat(upright.locator("[data-odds]")).hasText(number);
+    }
+
+    @Test
+    void theMapFollowsTheHandThatStillHoldsTheSlider() {
+        Page page = browser.signedIn();
+        Locator odds = gate(page, "mount-upright").locator("[data-odds]");
+        String usual = odds.textContent();
+        Locator slider = page.getByRole(AriaRole.SLIDER, named("Starts late by"));
+        BoundingBox thumb = slider.boundingBox();
+        double x = thumb.x + thumb.width / 2;
+        double y = thumb.y + thumb.height / 2;
+        page.mouse().move(x, y);
+        page.mouse().down();
+        page.mouse().move(x + 80, y);
+        assertThat(odds).not().hasText(usual);
+        String later = odds.textContent();
+        page.mouse().move(x + 150, y);
+        assertThat(odds).not().hasText(later);
+        page.mouse().move(x + 80, y);
+        assertThat(odds).hasText(later);
+        page.mouse().up();
+        page.waitForURL("**late=" + slider.getAttribute("aria-valuenow"));
+        page.reload();
+        assertThat(odds).hasText(later);
+    }
+
+    @Test
+    void theMapIsNarrowedToWhatIsForChildren() {
+        Page page = browser.signedIn();
+        gate(page, "mount-low").waitFor();
+        page.getByText("Show only").click();
+        page.getByLabel("Movement").selectOption("bridge");
+        assertThat(gate(page, "mount-low")).not().hasAttribute("data-aside", "true");
+        assertThat(gate(page, "pass-outside")).hasAttribute("data-aside", "true");
+        page.reload();
+        assertThat(gate(page, "pass-outside")).hasAttribute("data-aside", "true");
+        button(page, "Show everything").click();
+        assertThat(gate(page, "pass-outside")).not().hasAttribute("data-aside", "true");
+    }
+
+    @Test
+    void aFigureIsAskedWhyAndTheTechniqueIsLookedUp() {
+        Page page = browser.signedIn();
+        go(page, "/at/side-framed");
+        Locator bridge = page.getByRole(AriaRole.REGION, named("Bridge, hip escape, knee high"));
+        bridge.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Why \\d+"))).click();
+        assertThat(bridge).containsText(Pattern.compile("\\d+ are lost because they smash the knee back down"));
+        bridge.getByRole(AriaRole.BUTTON, within("How it is done")).click();
+        assertThat(bridge).containsText("Feet to the seat in the same motion as the bridge");
+    }
+
+    @Test
+    void theSamePlaceIsLaidBesideAHeavierPartnerAndAnotherStance() {
+        Page page = browser.signedIn();
+        go(page, "/at/side-crossface");
+        page.getByLabel("Side by side with").selectOption(new com.microsoft.playwright.options.SelectOption()
+                .setLabel("25 kg heavier"));
+        Locator table = page.getByTestId("side-by-side");
+        assertThat(table).containsText("25 kg heavier");
+        List<String> whole = table.getByRole(AriaRole.ROW).nth(1).getByRole(AriaRole.CELL).allTextContents();
+        assertThat(Integer.parseInt(whole.get(1))).isLessThan(Integer.parseInt(whole.get(0)));
+        page.getByLabel("Side by side with").selectOption(new com.microsoft.playwright.options.SelectOption()
+                .setValue("stance near-hand/upper-arm"));
+        assertThat(table).containsText("closed: the house has taken the other stance");
+    }
+
+    @Test
+    void arrowKeysWalkTheBestPath() {
+        Page page = browser.signedIn();
+        go(page, "/at/side-crossface");
+        Locator path = page.getByRole(AriaRole.NAVIGATION, named("Along the best path"));
+        path.waitFor();
+        page.keyboard().press("ArrowRight");
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))).hasText("Hugging the hip");
+    }
+
+    @Test
+    void aRestingPlaceSaysStopOrGoOn() {
+        Page page = browser.signedIn();
+        go(page, "/at/half-guard");
+        assertThat(page.getByRole(AriaRole.HEADING, named("Stop or go on"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("resting is worth \\d+ of 100, going on \\d+"))).isVisible();
+    }
+
+    @Test
+    void theFlowSaysWhereStartsEndAndOpensASituation() {
+        Page page = browser.signedIn();
+        page.getByRole(AriaRole.LINK, exactly("Flow")).click();
+        assertThat(page.getByRole(AriaRole.HEADING, named("The commonest ways it goes"))).isVisible();
+        assertThat(page.getByRole(AriaRole.HEADING, named("of 100 go like this"))).hasCount(3);
+        assertThat(page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("tap"))).hasCount(1);
+        page.getByRole(AriaRole.COMBOBOX, named("from")).selectOption("mount-low");
+        Locator first = page.getByRole(AriaRole.LINK, named("100 Low, arms round your he"));
+        first.press("Enter");
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                .hasText("Low, arms round your head");
+    }
+
+    @Test
+    void onAPhoneWhatIsHeldLeadsToThePlaceAndTheFirstThingToDo() {
+        Page page = browser.signedIn(390, 844, ColorScheme.LIGHT);
+        page.getByRole(AriaRole.BUTTON, exactly("More")).click();
+        page.getByRole(AriaRole.MENUITEM, named("From what is held")).click();
+        assertThat(page.getByText("Stuck, and no name for it?")).isVisible();
+        page.locator("[data-segment=hips]").click();
+        page.getByRole(AriaRole.GROUP, exactly("trunk")).getByRole(AriaRole.BUTTON, within("held")).click();
+        page.getByRole(AriaRole.GROUP, exactly("head")).getByRole(AriaRole.BUTTON, within("held")).click();
+        page.getByLabel("And it is so that").selectOption("shoulders-forward");
+        Locator where = page.getByRole(AriaRole.REGION, exactly("Where you are"));
+        assertThat(where.getByRole(AriaRole.HEADING, within("Low, arms round your head"))).isVisible();
+        assertThat(where).containsText("First:");
+        Locator next = page.getByRole(AriaRole.GROUP, named("The next thing to tell"));
+        String question = next.textContent();
+        next.getByRole(AriaRole.BUTTON, within("no")).click();
+        assertThat(next).not().hasText(question);
+        assertThat(page.evaluate("document.documentElement.scrollWidth")).isEqualTo(390);
+        assertThat(Browser.seriousFaults(page)).isEmpty();
+        double least = ((Number) page.evaluate("""
+                () => Math.min(...[...document.querySelectorAll('main button[aria-pressed]')]
+                  .map(b => b.getBoundingClientRect().height))""")).doubleValue();
+        assertThat(least).as("a thumb needs 44 px").isGreaterThanOrEqualTo(44);
+        String place = where.getByRole(AriaRole.HEADING).first().textContent();
+        page.reload();
+        assertThat(where.getByRole(AriaRole.HEADING).first()).hasText(place);
+    }
+
+    @Test
+    void aStanceIsTriedAndThenTakenForTheHouse() {
+        Page page = browser.signedIn();
+        page.getByRole(AriaRole.LINK, exactly("Principles")).click();
+        Locator principle = page.getByRole(AriaRole.REGION, exactly("Near hand under side pin"));
+        assertThat(principle).containsText("Leaves the map: Forearm in the hip pocket, bridge, underhook.");
+        principle.getByRole(AriaRole.BUTTON, within("Try it: Frame on the near upper arm, never at the hip")).click();
+        assertThat(principle).containsText("Being tried");
+        page.getByRole(AriaRole.LINK, exactly("Map")).click();
+        assertThat(page).hasURL(Pattern.compile("stance=near-hand"));
+        Browser.open(page, "Cross-face, shoulders flat");
+        assertThat(page.getByText("Closed here: the house has taken the other stance.")).isVisible();
+        page.goBack();
+        page.goBack();
+        principle.getByRole(AriaRole.BUTTON, within("Take it for the house: Frame on the near upper arm")).click();
+        assertThat(principle).containsText("The house: frame on the near upper arm, never at the hip.");
+        page.reload();
+        assertThat(principle).containsText("Taken by the house");
+        button(page, "Undo").click();
+        assertThat(principle).containsText("The house goes by the condition.");
+    }
+
+    @Test
+    void anythingIsFoundByAFewLettersAndTheKeysAreListed() {
+        Page page = browser.signedIn();
+        gate(page, "mount-low").waitFor();
+        page.keyboard().press("/");
+        Locator box = page.getByRole(AriaRole.COMBOBOX, named("Find a place"));
+        box.fill("smash knee");
+        assertThat(page.getByRole(AriaRole.OPTION).first()).containsText("They smash the knee back down");
+        page.keyboard().press("Enter");
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))).hasText("Near arm framed");
+
+        page.keyboard().press("Control+k");
+        box.fill("dark room");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("html")).hasAttribute("data-theme", "dark");
+        page.keyboard().press("?");
+        Locator keys = page.getByRole(AriaRole.DIALOG, named("Keys on this page"));
+        assertThat(keys).containsText("Add what you do");
+        assertThat(Browser.seriousFaults(page)).isEmpty();
+        keys.getByLabel("Single keys do something").uncheck();
+        keys.getByRole(AriaRole.BUTTON, within("Close")).click();
+        page.keyboard().press("/");
+        assertThat(box).hasCount(0);
+    }
+
+    @Test
+    void aCardAndTheBookletGoOnPaper() {
+        Page page = browser.signedIn();
+        go(page, "/at/back-overhook-side");
+        page.getByRole(AriaRole.LINK, named("Card to print")).click();
+        page.getByRole(AriaRole.ARTICLE).waitFor();
+        page.keyboard().press("p");
+        assertThat(page.evaluate("window.printed")).isEqualTo(1);
+        page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
+        assertThat(page.getByRole(AriaRole.BANNER)).isHidden();
+        assertThat(pages(page)).isEqualTo(1);
+
+        go(page, "/booklet");
+        page.getByRole(AriaRole.ARTICLE).first().waitFor();
+        int situations = page.getByRole(AriaRole.ARTICLE).count();
+        assertThat(situations).isGreaterThan(60);
+        assertThat(pages(page)).as("an overview and a page each").isEqualTo(situations + 1);
+    }
+
+    private static int pages(Page page) {
+        String pdf = new String(page.pdf(new Page.PdfOptions().setPreferCSSPageSize(true)),
+                java.nio.charset.StandardCharsets.ISO_8859_1);
+        return pdf.split("/Type /Page\\b").length - 1;
+    }
+
+    @ParameterizedTest
+    @EnumSource(value = ColorScheme.class, names = {"LIGHT", "DARK"})
+    void nothingSeriousIsInaccessible(ColorScheme scheme) {
+        Page page = browser.signedIn(1280, 800, scheme);
+        for (String view : List.of("/flow", "/held?held=head", "/principles", "/booklet", "/at/half-guard/card",
+                "/at/side-crossface?beside=matchup+much-heavier")) {
+            go(page, view);
+            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)).waitFor();
+            assertThat(Browser.seriousFaults(page)).as(view).isEmpty();
+        }
+        page.keyboard().press("/");
+        page.getByRole(AriaRole.COMBOBOX).waitFor();
+        assertThat(Browser.seriousFaults(page)).as("find").isEmpty();
+    }
+}

@@ -1,0 +1,84 @@
+package app.narrowgate.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+
+/** Stories told on one running application, in one browser that must not complain. */
+abstract class Story {
+
+    static final Page.GetByLabelOptions EXACT = new Page.GetByLabelOptions().setExact(true);
+
+    static final Locator.GetByLabelOptions WITHIN_EXACT = new Locator.GetByLabelOptions().setExact(true);
+
+    static RunningApp app;
+    static Browser browser;
+
+    @BeforeAll
+    static void start() {
+        app = RunningApp.start();
+        browser = new Browser(app.address());
+    }
+
+    @AfterAll
+    static void stop() {
+        browser.close();
+        app.close();
+    }
+
+    @AfterEach
+    void theBrowserComplainedAboutNothing() {
+        assertThat(browser.takeComplaints()).isEmpty();
+    }
+
+    static Page.GetByRoleOptions named(String name) {
+        return new Page.GetByRoleOptions().setName(name);
+    }
+
+    static Page.GetByRoleOptions exactly(String name) {
+        return named(name).setExact(true);
+    }
+
+    static Locator.GetByRoleOptions within(String name) {
+        return new Locator.GetByRoleOptions().setName(name);
+    }
+
+    static Locator button(Page page, String name) {
+        return page.getByRole(AriaRole.BUTTON, named(name));
+    }
+
+    /** Opens a view of the map that the page shows; the path begins after the map's own. */
+    static void go(Page page, String path) {
+        String map = page.url().replaceAll("(/map/[^/?#]+).*", "$1");
+        page.navigate(map + path);
+    }
+
+    /** A window on a fresh copy of the demo's map. */
+    static Page onACopy(String title) {
+        Page page = browser.signedIn();
+        page.navigate(app.address() + "/maps");
+        page.getByLabel("It begins").selectOption("reference");
+        page.getByLabel("Its name").fill(title);
+        button(page, "Begin it").click();
+        page.waitForURL("**/map/**");
+        return page;
+    }
+
+    static Locator h1(Page page) {
+        return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1));
+    }
+
+    /** Types into a field that picks one of many and takes what comes first. */
+    static void pick(Page page, String field, String letters) {
+        Locator box = page.getByRole(AriaRole.COMBOBOX, exactly(field));
+        box.click();
+        box.fill(letters);
+        page.getByRole(AriaRole.LISTBOX, exactly(field)).getByRole(AriaRole.OPTION).first().waitFor();
+        box.press("Enter");
+    }
+}

@@ -1,0 +1,238 @@
+package app.narrowgate.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** An instructor makes the map their own, part by part. Every story works on a copy of its own, so that they do not meet. */
+class WorkshopStory extends Story {
+
+    @Test
+    void aReactionIsAddedInPlaceWithANewTechniqueAndTheOddsMoveAsOneTypes() {
+        Page page = onACopy("Adding");
+        go(page, "/at/mount-high");
+        button(page, "Add what you do").click();
+        pick(page, "What you do", "Shoulder walk out");
+        Locator then = page.getByRole(AriaRole.STATUS, named("The odds as they would be"));
+        assertThat(then).containsText("Here");
+        page.getByLabel("How often it gets going").selectOption("usually");
+        button(page, "Save").click();
+        Locator made = page.getByRole(AriaRole.REGION, exactly("Shoulder walk out"));
+        assertThat(made).containsText("What do they do about it? Nobody has said yet.");
+
+        made.getByRole(AriaRole.BUTTON, within("Add what they do")).click();
+        page.getByLabel("What they do", EXACT).fill("They sit back");
+        String before = page.getByTestId("odds").textContent();
+        pick(page, "It leads to", "half guard");
+        assertThat(then).containsText("was " + before);
+        assertThat(page.getByTestId("odds")).hasText(before);
+        button(page, "Save").click();
+        assertThat(page.getByTestId("odds")).not().hasText(before);
+    }
+
+    @Test
+    void aResponseIsMovedToAnotherReactionOnceNothingIsLeftUnsaved() {
+        Page page = onACopy("Moving");
+        go(page, "/at/mount-low");
+        Locator trap = page.getByRole(AriaRole.REGION, exactly("Trap an arm and a foot, bridge over that shoulder"));
+        Locator pull = trap.getByText("pull the arm out");
+        pull.waitFor();
+        String before = page.getByTestId("odds").textContent();
+        trap.getByRole(AriaRole.BUTTON, within("Edit: they pull the arm out")).click();
+        page.getByLabel("What they do", EXACT).fill("They pull the arm free");
+        pick(page, "Move it to another reaction", "own knee pushes the seat");
+        assertThat(page.getByRole(AriaRole.ALERT)).hasText("Save or cancel what you changed first; then move it.");
+        button(page, "Cancel").click();
+        trap.getByRole(AriaRole.BUTTON, within("Edit: they pull the arm out")).click();
+        pick(page, "Move it to another reaction", "own knee pushes the seat");
+        assertThat(pull).hasCount(0);
+        assertThat(page.getByTestId("odds")).not().hasText(before);
+        go(page, "/at/knee-ride");
+        assertThat(page.getByText("pull the arm out")).isVisible();
+        button(page, "Undo").click();
+        assertThat(page.getByText("pull the arm out")).hasCount(0);
+    }
+
+    @Test
+    void partsAreMadeChangedDuplicatedAndTakenOutWithWhatHangsPointedElsewhere() {
+        Page page = onACopy("Parts");
+        go(page, "/workshop/situations");
+        button(page, "New situation").click();
+        button(page, "Save").click();
+        assertThat(page.getByText("Give it a name.")).isVisible();
+        page.getByLabel("Name", EXACT).fill("Crab ride");
+        pick(page, "Family", "turtle");
+        page.getByLabel("they move on").check();
+        pick(page, "They move on to", "seat belt joined");
+        page.getByLabel("after seconds, on average").fill("-3");
+        button(page, "Save").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("-3");
+        page.getByLabel("after seconds, on average").fill("5");
+        button(page, "Save").click();
+        button(page, "Duplicate: Crab ride").click();
+        button(page, "Save").click();
+        assertThat(button(page, "Edit: Crab ride, copy")).isVisible();
+
+        page.getByLabel("Find").fill("knee heavy");
+        button(page, "Edit: Foot caught, knee heavy").click();
+        button(page, "Take this situation out").click();
+        Locator removal = page.getByRole(AriaRole.GROUP, exactly("Take this situation out"));
+        assertThat(removal).containsText("a response of theirs leads there");
+        pick(page, "Point them instead to", "foot caught, knee off");
+        button(page, "Take it out and point them there").click();
+        assertThat(page.getByText("None has these letters.")).isVisible();
+        button(page, "Undo").click();
+        assertThat(button(page, "Edit: Foot caught, knee heavy")).isVisible();
+    }
+
+    @Test
+    void whatAPinNeedsIsWrittenAndToldInTheSituationsItIsOnIn() {
+        Page page = onACopy("Pins");
+        go(page, "/workshop/holds");
+        button(page, "New pin or finish").click();
+        page.getByLabel("Name", EXACT).fill("Shin ride");
+        button(page, "Save").click();
+        assertThat(page.getByText("Choose at least one place.")).isVisible();
+        assertThat(page.getByText("Write at least one thing that they need.")).isVisible();
+        button(page, "Cancel").click();
+
+        go(page, "/at/knee-ride");
+        page.getByRole(AriaRole.LINK, named("Write what they need here")).click();
+        assertThat(page.getByText("1. Shin on the belly")).isVisible();
+        page.getByLabel("Name", EXACT).fill("Shin ride");
+        Locator needs = page.getByRole(AriaRole.GROUP, exactly("What they need")).last();
+        needs.getByLabel("They need", WITHIN_EXACT).fill("The shin lies across");
+        needs.getByLabel("Work to take it away").fill("9");
+        Locator would = page.getByRole(AriaRole.STATUS, named("What would stop it"));
+        button(page, "Save").click();
+        assertThat(needs.getByRole(AriaRole.ALERT)).containsText("must lie between 1 and 5");
+        needs.getByLabel("Work to take it away").fill("1");
+        assertThat(would).containsText("Nothing is taught there against: the shin lies across.");
+        pick(page, "Add to: Taken away by", "own knee pushes the seat");
+        assertThat(would).containsText("take away “The shin lies across” (taught");
+
+        button(page, "Add a group").click();
+        Locator group = page.getByRole(AriaRole.GROUP, exactly("A group of needs"));
+        group.getByLabel("They need", WITHIN_EXACT).first().fill("The head is held");
+        group.getByLabel("They need", WITHIN_EXACT).last().fill("The hip is held");
+        button(page, "Save").click();
+        assertThat(button(page, "Edit: Shin ride")).isVisible();
+
+        go(page, "/at/knee-ride");
+        page.getByText("What their pin needs: shin ride").click();
+        assertThat(page.getByText("The hip is held")).isVisible();
+        page.getByRole(AriaRole.LINK, named("Edit what their pin needs")).last().click();
+        Locator join = page.getByLabel("How these needs join");
+        assertThat(join.nth(1)).hasValue("any");
+        assertThat(Browser.seriousFaults(page)).isEmpty();
+        join.nth(1).selectOption("all");
+        button(page, "Save").click();
+        assertThat(button(page, "Save")).hasCount(0);
+        button(page, "Undo").click();
+        assertThat(button(page, "Redo")).isEnabled();
+        page.keyboard().press("/");
+        page.keyboard().type("edit shin ride");
+        page.keyboard().press("Enter");
+        assertThat(join.nth(1)).hasValue("any");
+    }
+
+    @Test
+    void everyKindOfPartCanBeOpenedChangedAndSaved() {
+        Page page = onACopy("Kinds");
+        for (String[] kind : new String[][] {{"techniques", "Granby"}, {"movements", "Bridge"}, {"facts", "They control"},
+                {"holds", "Side pin"}, {"principles", "Near hand"}, {"matchups", "25 kg"}, {"aims", "Guard or better"}, {"rules", "Much to move"},
+                {"outcomes", "Tap"}, {"families", "Mount"}}) {
+            go(page, "/workshop/" + kind[0]);
+            page.getByLabel("Find").waitFor();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Edit: "))).first().click();
+            Locator name = page.getByLabel("Name", EXACT).first();
+            name.fill(name.inputValue() + " again");
+            button(page, "Save").click();
+            assertThat(page.getByRole(AriaRole.MAIN)).containsText(" again");
+            assertThat(button(page, "Save")).hasCount(0);
+        }
+    }
+
+    @Test
+    void whatIsTypedSurvivesAReloadAndACutConnection() {
+        Page page = onACopy("Typing");
+        go(page, "/at/scarf-heavy");
+        page.getByRole(AriaRole.BUTTON, named("Add what they do about")).first().click();
+        page.getByLabel("What they do", EXACT).fill("They lean back");
+        page.reload();
+        assertThat(page.getByLabel("What they do", EXACT)).hasValue("They lean back");
+        assertThat(page.getByText("What you typed before is back.")).isVisible();
+        page.context().setOffline(true);
+        button(page, "Save").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("cannot be reached");
+        page.context().setOffline(false);
+        button(page, "Save").click();
+        assertThat(page.getByText("lean back")).isVisible();
+        page.reload();
+        assertThat(page.getByText("lean back")).isVisible();
+        assertThat(page.getByLabel("What they do", EXACT)).hasCount(0);
+    }
+
+    @Test
+    void everyViewAndActionIsReachedByTyping() {
+        Page page = onACopy("Commands");
+        page.locator("[data-situation=mount-low]").waitFor();
+        for (String view : List.of("Workshop", "History", "Files in and out", "Holes", "Questions", "All maps")) {
+            page.keyboard().press("Control+k");
+            page.getByRole(AriaRole.COMBOBOX, named("Find a place")).fill("go " + view);
+            page.keyboard().press("Enter");
+            h1(page).waitFor();
+            assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
+            if (view.equals("All maps")) {
+                assertThat(h1(page)).hasText("Maps");
+            }
+        }
+    }
+
+    @Test
+    void whatIsDoneOnASituationIsDoneByTypingToo() {
+        Page page = browser.signedIn();
+        go(page, "/at/mount-low");
+        page.getByTestId("odds").waitFor();
+        page.keyboard().press("/");
+        page.getByRole(AriaRole.COMBOBOX, named("Find a place")).fill("edit what you do trap");
+        page.keyboard().press("Enter");
+        assertThat(page.getByLabel("How often it gets going")).isVisible();
+        page.keyboard().press("Escape");
+        assertThat(page.getByLabel("How often it gets going")).hasCount(0);
+        page.keyboard().press("Control+k");
+        page.getByRole(AriaRole.COMBOBOX, named("Find a place")).fill("drill this");
+        page.keyboard().press("Enter");
+        page.waitForURL("**/drill**");
+    }
+
+    @ParameterizedTest
+    @EnumSource(value = ColorScheme.class, names = {"LIGHT", "DARK"})
+    void nothingSeriousIsInaccessible(ColorScheme scheme) {
+        Page page = browser.signedIn(1280, 800, scheme);
+        for (String view : List.of("/review", "/questions", "/history", "/files", "/start", "/workshop/situations",
+                "/workshop/techniques?edit=trap-and-bridge", "/workshop/reactions?edit=low-trap-bridge",
+                "/workshop/matchups?edit=much-heavier")) {
+            go(page, view);
+            h1(page).waitFor();
+            if (view.contains("edit=")) {
+                button(page, "Save").waitFor();
+            }
+            assertThat(Browser.seriousFaults(page)).as(view).isEmpty();
+        }
+        page.keyboard().press("w");
+        page.keyboard().press("Escape");
+        page.navigate(app.address() + "/maps");
+        h1(page).waitFor();
+        assertThat(Browser.seriousFaults(page)).as("maps").isEmpty();
+    }
+}
