@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useSearchParams } from "react-router";
+import { askAgain } from "../../api/askAgain";
 import { api, problemOf, unwrap, unwrapNothing, type Schemas } from "../../api/client";
 import { Failed, Loading, Refused } from "../../ui/Notice";
 import { useMap, useMapChange } from "../map";
@@ -169,7 +170,7 @@ function NameIt({ map, revision, onDone }: { map: Schemas["Map"]; revision: numb
         }),
       ),
     onSuccess: () => {
-      void queries.invalidateQueries({ queryKey: ["versions", map.id] });
+      void askAgain(queries, { queryKey: ["versions", map.id] });
       onDone();
     },
   });
@@ -208,7 +209,7 @@ function Versions({ map, versions }: { map: Schemas["Map"]; versions: Schemas["V
       unwrapNothing(
         api.DELETE("/api/maps/{mapId}/versions/{version}", { params: { path: { mapId: map.id, version } } }),
       ),
-    onSettled: () => queries.invalidateQueries({ queryKey: ["versions", map.id] }),
+    onSettled: () => askAgain(queries, { queryKey: ["versions", map.id] }),
   });
   return (
     <section className="mt-3">

@@ -2,6 +2,6 @@ export { MapPage } from "./MapPage";
 export { findingPlace } from "./holes";
 export { changedMost } from "./marks";
 export { lowerFirst, withoutThey } from "./holes";
-export { useMapChange, useMaps, useMap, useMapById, useTurnBack } from "./map";
+export { useMapChange, useMaps, useMap, useMapById, useTaken, useTurnBack } from "./map";
 export { paths } from "./paths";
 export { placeTitle, reactionTitle, techniqueOf } from "./titles";

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useParams } from "react-router";
+import { askAgain } from "../../api/askAgain";
 import { api, unwrap, type Schemas } from "../../api/client";
 
 /** All maps, those put away too. */
@@ -22,12 +23,20 @@ export function useMapById(mapId: string | undefined) {
   });
 }
 
+/** Takes what the server answered to a change as the map; one asked for before the change is dropped if still on its way. */
+export function useTaken(mapId: string) {
+  const queries = useQueryClient();
+  return async (map: Schemas["Map"]) => {
+    await queries.cancelQueries({ queryKey: ["map", mapId] });
+    queries.setQueryData(["map", mapId], map);
+  };
+}
+
 /** Sends a change of a map and takes the answer as the new map. */
 export function useMapChange(mapId: string) {
-  const queries = useQueryClient();
   return useMutation({
     mutationFn: (change: () => Promise<Schemas["Map"]>) => change(),
-    onSuccess: (map) => queries.setQueryData(["map", mapId], map),
+    onSuccess: useTaken(mapId),
   });
 }
 
@@ -44,7 +53,7 @@ export function useTurnBack(mapId: string) {
           : api.POST("/api/maps/{mapId}/redo", { params }),
       );
     },
-    onSuccess: (next) => queries.setQueryData(["map", mapId], next),
-    onError: () => queries.invalidateQueries({ queryKey: ["map", mapId] }),
+    onSuccess: useTaken(mapId),
+    onError: () => askAgain(queries, { queryKey: ["map", mapId] }),
   });
 }

@@ -1,13 +1,14 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
+import { askAgain } from "../../api/askAgain";
 import { api, problemOf, unwrap, unwrapNothing, type Schemas } from "../../api/client";
 import { hundred } from "../../labels";
 import { Gate } from "../../ui/Gate";
 import { Failed, Loading, Refused } from "../../ui/Notice";
 import { Faults } from "../exchange";
 import { Differences } from "../history";
-import { paths, useMaps, useMapById } from "../map";
+import { paths, useMaps, useMapById, useTaken } from "../map";
 
 type Summary = Schemas["MapSummary"];
 
@@ -63,7 +64,7 @@ function Row({ map, all }: { map: Summary; all: Summary[] }) {
           params: { path: { mapId: map.id }, query: { away: !map.archived } },
         }),
       ),
-    onSettled: () => queries.invalidateQueries({ queryKey: ["maps"] }),
+    onSettled: () => askAgain(queries, { queryKey: ["maps"] }),
   });
   const compare = (other: string) => setParams({ map: map.id, with: other });
   return (
@@ -138,6 +139,7 @@ function RenameForm({ map, onDone }: { map: Schemas["Map"]; onDone: () => void }
   const [title, setTitle] = useState(map.title);
   const [about, setAbout] = useState(map.about);
   const queries = useQueryClient();
+  const take = useTaken(map.id);
   const save = useMutation({
     mutationFn: () =>
       unwrap(
@@ -146,9 +148,9 @@ function RenameForm({ map, onDone }: { map: Schemas["Map"]; onDone: () => void }
           body: { revision: map.revision, title, about },
         }),
       ),
-    onSuccess: (next) => {
-      queries.setQueryData(["map", map.id], next);
-      void queries.invalidateQueries({ queryKey: ["maps"] });
+    onSuccess: async (next) => {
+      await take(next);
+      void askAgain(queries, { queryKey: ["maps"] });
       onDone();
     },
   });
@@ -216,7 +218,7 @@ function Begin({ all }: { all: Summary[] }) {
             api.POST("/api/maps/new", { body: { title: title.trim(), source, from: from || undefined } }),
           ),
     onSuccess: async (made) => {
-      await queries.invalidateQueries({ queryKey: ["maps"] });
+      await askAgain(queries, { queryKey: ["maps"] });
       void navigate(source === "empty" ? paths.start(made.id) : paths.map(made.id));
     },
   });

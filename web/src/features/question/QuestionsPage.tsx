@@ -1,6 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
+import { askAgain } from "../../api/askAgain";
 import { api, problemOf, unwrap, unwrapNothing, type Schemas } from "../../api/client";
 import { tenths } from "../../labels";
 import { Failed, Loading, Refused } from "../../ui/Notice";
@@ -75,7 +76,7 @@ function Row({ map, question }: { map: Schemas["Map"]; question: Question }) {
           params: { path: { mapId: map.id, question: question.id! } },
         }),
       ),
-    onSettled: () => queries.invalidateQueries({ queryKey: ["questions", map.id] }),
+    onSettled: () => askAgain(queries, { queryKey: ["questions", map.id] }),
   });
   const place = map.situations.find((s) => s.id === question.situation);
   const reaction = map.reactions.find((r) => r.id === question.reaction);
@@ -185,7 +186,7 @@ function AnswerForm({
         ),
       {
         onSuccess: () => {
-          void queries.invalidateQueries({ queryKey: ["questions", map.id] });
+          void askAgain(queries, { queryKey: ["questions", map.id] });
           onDone();
         },
       },

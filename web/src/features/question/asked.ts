@@ -1,5 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useSyncExternalStore } from "react";
+import { askAgain } from "../../api/askAgain";
 import { api, ApiError, unwrap } from "../../api/client";
 
 /** A question on its way to the server. Its id is made here, so that sending it twice keeps it once. */
@@ -66,7 +67,7 @@ export function useAsk() {
   const flush = useCallback(async () => {
     const result = await send();
     for (const mapId of new Set(result.sent.map((a) => a.mapId))) {
-      await queries.invalidateQueries({ queryKey: ["questions", mapId] });
+      await askAgain(queries, { queryKey: ["questions", mapId] });
     }
     return result;
   }, [queries]);

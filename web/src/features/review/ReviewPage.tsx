@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
+import { askAgain } from "../../api/askAgain";
 import { api, problemOf, unwrap, unwrapNothing, type Schemas } from "../../api/client";
 import { Failed, Loading, Refused } from "../../ui/Notice";
 import { findingPlace, paths, useMap, useMapChange } from "../map";
@@ -187,7 +188,7 @@ function useDismissals(map: Schemas["Map"]) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (send: () => Promise<unknown>) => send(),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ["review", map.id] }),
+    onSuccess: () => askAgain(queries, { queryKey: ["review", map.id] }),
   });
 }
 

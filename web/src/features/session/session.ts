@@ -1,4 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { askAgain } from "../../api/askAgain";
 import { api, unwrap, unwrapNothing } from "../../api/client";
 
 export function useSession() {
@@ -15,7 +16,7 @@ export function useSignIn() {
     mutationFn: (body: { name: string; password: string }) => unwrap(api.POST("/api/session", { body })),
     onSuccess: async (session) => {
       queries.setQueryData(["session"], session);
-      await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== "session" });
+      await askAgain(queries, { predicate: (query) => query.queryKey[0] !== "session" });
     },
   });
 }

@@ -1,5 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
+import { askAgain } from "../../api/askAgain";
 import { api, problemOf, unwrap, type Schemas } from "../../api/client";
 import { hasDraft } from "../../ui/draft";
 import { Refused } from "../../ui/Notice";
@@ -39,7 +40,7 @@ export function MoveResponse({
       {
         onSuccess: onDone,
         // Somebody else was there meanwhile: the next try goes by what they left.
-        onError: () => void queries.invalidateQueries({ queryKey: ["map", map.id] }),
+        onError: () => void askAgain(queries, { queryKey: ["map", map.id] }),
       },
     );
   };

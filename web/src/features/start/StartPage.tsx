@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
+import { askAgain } from "../../api/askAgain";
 import { api, problemOf, unwrapNothing, type Problem, type Schemas } from "../../api/client";
 import { hundred } from "../../labels";
 import { Gate } from "../../ui/Gate";
@@ -74,7 +75,7 @@ function useBegun() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: () => unwrapNothing(api.PUT("/api/session/begun")),
-    onSettled: () => queries.invalidateQueries({ queryKey: ["session"] }),
+    onSettled: () => askAgain(queries, { queryKey: ["session"] }),
   });
 }
 

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import { useQueryClient } from "@tanstack/react-query";
+import { askAgain } from "../../api/askAgain";
 import { problemOf, type Problem, type Schemas } from "../../api/client";
 import { useDraft } from "../../ui/draft";
 import { Refused } from "../../ui/Notice";
@@ -147,7 +148,7 @@ export function PartForm({
               send(data.revision);
             })
           }
-          theirs={() => void queries.invalidateQueries({ queryKey: ["map"] }).then(() => done())}
+          theirs={() => void askAgain(queries, { queryKey: ["map"] }).then(() => done())}
         />
       ) : (
         problem &&

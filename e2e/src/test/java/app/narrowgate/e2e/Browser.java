@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.io.IOException;
@@ -18,13 +19,18 @@ import java.util.Map;
 /** Debian's Chromium, and what an instructor does with it. */
 final class Browser implements AutoCloseable {
 
+    /** How long a story waits for anything, in milliseconds: a machine that builds beside it is slow, not wrong. */
+    private static final double PATIENCE = 60_000;
+
     private final Playwright playwright;
     private final com.microsoft.playwright.Browser chromium;
     private final String address;
     private final List<String> complaints = new ArrayList<>();
+    private final List<Page> windows = new ArrayList<>();
 
     Browser(String address) {
         this.address = address;
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         chromium = playwright.chromium().launch(new BrowserType.LaunchOptions()
@@ -44,7 +50,8 @@ final class Browser implements AutoCloseable {
         // A real print dialog would wait for a person.
         context.addInitScript("window.printed = 0; window.print = () => { window.printed++; }");
         Page page = context.newPage();
-        page.setDefaultTimeout(15_000);
+        page.setDefaultTimeout(PATIENCE);
+        windows.add(page);
         page.onPageError(complaints::add);
         page.onConsoleMessage(message -> {
             // A refused request is logged by the browser itself; the stories look at what the page makes of it.
@@ -122,6 +129,21 @@ final class Browser implements AutoCloseable {
         List<String> taken = List.copyOf(complaints);
         complaints.clear();
         return taken;
+    }
+
+    /** What every window shows, as a picture and as text, for whoever has to find out why a story failed. */
+    void lastLook(String story) {
+        for (Page page : windows) {
+            Path picture = Path.of("target", "failed", story + "-" + windows.indexOf(page) + ".png");
+            page.screenshot(new Page.ScreenshotOptions().setPath(picture).setFullPage(true));
+            System.err.printf("%s failed at %s%n%s%n", story, page.url(), page.locator("body").innerText());
+        }
+    }
+
+    /** Leaves nothing open that would ask the server for more. */
+    void closeWindows() {
+        windows.forEach(page -> page.context().close());
+        windows.clear();
     }
 
     @Override

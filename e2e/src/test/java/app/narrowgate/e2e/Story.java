@@ -5,9 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.extension.AfterTestExecutionCallback;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Stories told on one running application, in one browser that must not complain. */
 abstract class Story {
@@ -18,6 +21,13 @@ abstract class Story {
 
     static RunningApp app;
     static Browser browser;
+
+    @RegisterExtension
+    static final AfterTestExecutionCallback LAST_LOOK = test -> {
+        if (test.getExecutionException().isPresent()) {
+            browser.lastLook(test.getRequiredTestMethod().getName());
+        }
+    };
 
     @BeforeAll
     static void start() {
@@ -33,7 +43,9 @@ abstract class Story {
 
     @AfterEach
     void theBrowserComplainedAboutNothing() {
-        assertThat(browser.takeComplaints()).isEmpty();
+        List<String> complaints = browser.takeComplaints();
+        browser.closeWindows();
+        assertThat(complaints).isEmpty();
     }
 
     static Page.GetByRoleOptions named(String name) {

@@ -78,10 +78,12 @@ class ReviewController {
             @Valid @ModelAttribute @ParameterObject OddsQuestion question) {
         StoredMap map = maps.head(mapId);
         Setting setting = question.toSetting(map.index());
+        List<ReviewViews.FindingView> findings = answers.answer(AnswerStore.Question.of(map, setting, "review"),
+                () -> MapReview.of(map.index(), setting).stream()
+                        .map(finding -> ReviewViews.FindingView.of(map.index(), finding)).toList());
+        // Only now: somebody may have dismissed one while the review was computed.
         Map<Dismissals.Key, Dismissals.Row> dismissed = dismissals.of(mapId);
-        return answers.answer(AnswerStore.Question.of(map, setting, "review"), () -> MapReview.of(map.index(), setting)
-                .stream().map(finding -> ReviewViews.FindingView.of(map.index(), finding)).toList()).stream()
-                .map(view -> view.dismissed(dismissed.get(view.key()))).toList();
+        return findings.stream().map(view -> view.dismissed(dismissed.get(view.key()))).toList();
     }
 
     @PutMapping("/review/dismissals")
