@@ -4,7 +4,7 @@ import type { Schemas } from "../../api/client";
 import { hundred, tenths } from "../../labels";
 import { settingQuery, useReview, type Overview } from "../odds";
 import { Filters } from "./Filters";
-import { findingPlace } from "./holes";
+import { findingPath, findingPlace } from "./holes";
 import { changedMost, NARROW, narrowest } from "./marks";
 import { paths } from "./paths";
 import { placeTitle, reactionTitle } from "./titles";
@@ -86,7 +86,7 @@ const HangsAndHoles = memo(function HangsAndHoles({
       {review.data && open.length === 0 && (
         <p className="mt-1 text-quiet">Every answer of theirs has been answered.</p>
       )}
-      <Findings map={map} findings={open.slice(0, SHOWN)} to={to} />
+      <Findings map={map} findings={open.slice(0, SHOWN)} query={settingQuery(params)} />
       {open.length > SHOWN && (
         <p className="mt-2">
           <Link className="word" to={paths.review(map.id) + settingQuery(params)}>
@@ -104,35 +104,24 @@ const SHOWN = 3;
 function Findings({
   map,
   findings,
-  to,
+  query,
 }: {
   map: Schemas["Map"];
   findings: Schemas["Finding"][];
-  to: (situation: string) => string;
+  query: string;
 }) {
   return findings.map((finding) => {
-    const place = findingPlace(map, finding);
     const gain = tenths(finding.gain ?? 0);
-    const text = (
-      <>
-        <span className="font-semibold">{place.title}</span>
-        <span className="block text-quiet">{finding.reason}</span>
-        {Number(gain) > 0 && <span className="block font-semibold text-green">up to +{gain} if mended</span>}
-      </>
-    );
-    const key = finding.kind + finding.place + (finding.response ?? "");
-    return place.situation ? (
+    return (
       <Link
-        key={key}
-        to={to(place.situation)}
+        key={finding.kind + finding.place + (finding.response ?? "")}
+        to={findingPath(map, finding, query)}
         className="block border-b border-rule py-2 no-underline hover:underline"
       >
-        {text}
+        <span className="font-semibold">{findingPlace(map, finding).title}</span>
+        <span className="block text-quiet">{finding.reason}</span>
+        {Number(gain) > 0 && <span className="block font-semibold text-green">up to +{gain} if mended</span>}
       </Link>
-    ) : (
-      <p key={key} className="border-b border-rule py-2">
-        {text}
-      </p>
     );
   });
 }

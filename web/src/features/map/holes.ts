@@ -1,6 +1,7 @@
 import { group } from "d3-array";
 import type { Schemas } from "../../api/client";
 import type { Overview } from "../odds";
+import { paths } from "./paths";
 import { reactionTitle } from "./titles";
 
 /** What is missing, in words, by situation; a situation in which nothing is missing is not in it. */
@@ -57,4 +58,15 @@ export function findingPlace(
     };
   }
   return { title: map.families.find((f) => f.id === finding.place)?.title ?? finding.place };
+}
+
+/** Where a finding is looked at: the situation, down to the reaction, or the part in the workshop; `query` is that of the setting. */
+export function findingPath(map: Schemas["Map"], finding: Schemas["Finding"], query: string): string {
+  const { situation } = findingPlace(map, finding);
+  if (!situation) {
+    const list = map.families.some((f) => f.id === finding.place) ? "families" : "techniques";
+    return paths.edit(map.id, list, finding.place, query);
+  }
+  const anchor = map.reactions.some((r) => r.id === finding.place) ? `#${finding.place}` : "";
+  return paths.situation(map.id, situation) + query + anchor;
 }

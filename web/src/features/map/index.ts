@@ -1,5 +1,5 @@
 export { MapPage } from "./MapPage";
-export { findingPlace } from "./holes";
+export { findingPath, findingPlace } from "./holes";
 export { changedMost } from "./marks";
 export { lowerFirst, withoutThey } from "./holes";
 export { useMapChange, useMaps, useMap, useMapById, useTaken, useTurnBack } from "./map";

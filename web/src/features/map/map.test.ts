@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { lowerFirst, withoutThey } from "./holes";
+import type { Schemas } from "../../api/client";
+import { findingPath, lowerFirst, withoutThey } from "./holes";
 import { nextGate } from "./moveBetweenGates";
 
 function gate(name: string, left: number, top: number): HTMLElement {
@@ -46,5 +47,25 @@ describe("cues", () => {
   it("are read after “they”", () => {
     expect(withoutThey("They post the hand.")).toBe("post the hand");
     expect(lowerFirst("Hips turn")).toBe("hips turn");
+  });
+});
+
+describe("a finding", () => {
+  const map = {
+    id: "m",
+    situations: [{ id: "low" }],
+    reactions: [{ id: "trap", from: "low", technique: "trap-and-bridge", responses: [] }],
+    techniques: [{ id: "trap-and-bridge" }, { id: "unused" }],
+    families: [{ id: "mount" }],
+  } as unknown as Schemas["Map"];
+
+  it.each([
+    ["low", "/map/m/at/low?late=2"],
+    ["trap", "/map/m/at/low?late=2#trap"],
+    ["trap-and-bridge", "/map/m/at/low?late=2"],
+    ["unused", "/map/m/workshop/techniques?late=2&edit=unused"],
+    ["mount", "/map/m/workshop/families?late=2&edit=mount"],
+  ])("about %s is looked at in its place", (place, path) => {
+    expect(findingPath(map, { place } as Schemas["Finding"], "?late=2")).toBe(path);
   });
 });

@@ -4,7 +4,7 @@ import { Link, useSearchParams } from "react-router";
 import { askAgain } from "../../api/askAgain";
 import { api, problemOf, unwrap, unwrapNothing, type Schemas } from "../../api/client";
 import { Failed, Loading, Refused } from "../../ui/Notice";
-import { findingPlace, paths, useMap, useMapChange } from "../map";
+import { findingPath, findingPlace, paths, useMap, useMapChange } from "../map";
 import { OddsControls, settingQuery, useReview, useSetting } from "../odds";
 import { Cost } from "./Cost";
 
@@ -93,22 +93,15 @@ function Row({ map, finding }: { map: Schemas["Map"]; finding: Finding }) {
   const [params] = useSearchParams();
   const [dismissing, setDismissing] = useState(false);
   const place = findingPlace(map, finding);
-  const anchor = map.reactions.some((r) => r.id === finding.place) ? `#${finding.place}` : "";
+  const query = settingQuery(params);
   return (
     <li className="grid gap-x-6 gap-y-1 border-b border-rule py-2.5 md:grid-cols-[170px_minmax(0,1fr)_minmax(0,0.9fr)_72px]">
       <p className="font-semibold text-rust">{KIND[finding.kind] ?? finding.kind}</p>
       <div className="min-w-0">
         <p className="font-semibold">
-          {place.situation ? (
-            <Link
-              className="link"
-              to={paths.situation(map.id, place.situation) + settingQuery(params) + anchor}
-            >
-              {place.title}
-            </Link>
-          ) : (
-            place.title
-          )}
+          <Link className="link" to={findingPath(map, finding, query)}>
+            {place.title}
+          </Link>
         </p>
         <p className="text-quiet">{finding.reason}</p>
       </div>
@@ -116,6 +109,14 @@ function Row({ map, finding }: { map: Schemas["Map"]; finding: Finding }) {
         <p>{finding.mend}</p>
         <div className="flex flex-wrap items-center gap-x-5">
           <MendButtons map={map} finding={finding} />
+          {finding.kind === "no-early-answer" && (
+            <Link
+              className="word inline-flex items-center font-semibold text-ink"
+              to={`${paths.add(map.id, "situations", query)}&family=${finding.place}&stage=early`}
+            >
+              Write the moment before
+            </Link>
+          )}
           <button
             type="button"
             className="word"
@@ -133,8 +134,8 @@ function Row({ map, finding }: { map: Schemas["Map"]; finding: Finding }) {
   );
 }
 
-/** As many mends stand side by side; more are picked from a list. */
-const SIDE_BY_SIDE = 3;
+/** A mend that gives a need to one of two; there is one for every fact, so they are picked from a list. */
+const isSeparating = (mend: Schemas["Mend"]) => mend.id.startsWith("separate:");
 
 function MendButtons({ map, finding }: { map: Schemas["Map"]; finding: Finding }) {
   const [setting] = useSetting();
@@ -148,15 +149,15 @@ function MendButtons({ map, finding }: { map: Schemas["Map"]; finding: Finding }
         }),
       ),
     );
-  const few = finding.mends.slice(0, SIDE_BY_SIDE);
-  const more = finding.mends.slice(SIDE_BY_SIDE);
+  const few = finding.mends.filter((mend) => !isSeparating(mend));
+  const more = finding.mends.filter(isSeparating);
   return (
     <>
       {few.map((mend) => (
         <button
           key={mend.id}
           type="button"
-          className="word font-semibold text-ink"
+          className="word text-left font-semibold text-ink"
           disabled={save.isPending}
           onClick={() => apply(mend.id)}
         >

@@ -26,5 +26,8 @@ describe("what is edited", () => {
     expect(beginning("holds", new URLSearchParams("new=")).at).toEqual([]);
     expect(beginning("facts", params)).toEqual({ title: "" });
     expect(withEditing(params, undefined).has("at")).toBe(false);
+    const early = new URLSearchParams("new=&family=scarf&stage=early");
+    expect(beginning("situations", early)).toMatchObject({ family: "scarf", stage: "early", title: "" });
+    expect(beginning("facts", early)).toEqual({ title: "" });
   });
 });

@@ -7,7 +7,7 @@ import type { Part } from "./parts";
 /** What is being edited in a list: a part, a copy of one, a new one, or nothing. */
 export type Editing = { id: string; copy?: boolean } | "new" | undefined;
 
-const NAMES = ["edit", "copy", "new", "at"];
+const NAMES = ["edit", "copy", "new", "at", "family", "stage"];
 
 /** What the address asks to edit. */
 export function editingIn(params: URLSearchParams): Editing {
@@ -31,7 +31,11 @@ export function withEditing(params: URLSearchParams, editing: Editing): URLSearc
 export function beginning(list: string, params: URLSearchParams): Part {
   const at = params.get("at");
   const blank = BLANK[list] ?? { title: "" };
-  return list === "holds" && at ? { ...blank, at: [at] } : blank;
+  if (list === "holds" && at) return { ...blank, at: [at] };
+  if (list !== "situations") return blank;
+  const family = params.get("family");
+  const stage = params.get("stage");
+  return { ...blank, ...(family && { family }), ...(stage && { stage }) };
 }
 
 /** What is edited stands in the address; an unsaved new part is open without being asked for, until it is closed. */

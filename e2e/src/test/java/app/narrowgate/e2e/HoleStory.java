@@ -85,6 +85,24 @@ class HoleStory extends Story {
     }
 
     @Test
+    void whereNothingIsTaughtBeforeTheHoldTheMomentBeforeIsWritten() {
+        Page page = onACopy("Before");
+        go(page, "/review");
+        Locator missing = page.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText("No early answer"));
+        missing.getByRole(AriaRole.LINK, within("Write the moment before")).click();
+        assertThat(page.getByRole(AriaRole.COMBOBOX, exactly("Family"))).hasValue("Scarf hold");
+        assertThat(page.getByLabel("Lateness")).hasValue("early");
+        page.getByLabel("Name", EXACT).fill("Arm reaching round the head");
+        button(page, "Save").click();
+        assertThat(button(page, "Edit: Arm reaching round the head")).isVisible();
+        assertThat(button(page, "Save")).hasCount(0);
+        go(page, "/review");
+        missing.getByRole(AriaRole.LINK, within("Scarf hold")).click();
+        assertThat(page.getByLabel("Name", EXACT)).hasValue("Scarf hold");
+    }
+
+    @Test
     void aMixedMessageIsResolvedFromThePanel() {
         Page page = onACopy("Mixed");
         // The forearm in the hip pocket is taught while they hold the head; taught always, it clashes with the frame.

@@ -40,8 +40,10 @@ import java.util.Set;
  * Looks for every kind of {@link Finding} in a map under one setting.
  *
  * <p>Gains are the first-order change of the starts' worth if the place were worth what the aim gives a guard; they are
- * upper estimates, not promises. What is at stake is solved for without the reaction. Cost: two solves and one solve a
- * reaction, fewer on very large maps as {@link GateSweep} says.
+ * upper estimates, not promises. A family without an early answer counts those who start a round in it. A mixed message
+ * gains what the better of its principle's stances would bring if the house took it, which is solved for. What is at stake
+ * is solved for without the reaction. Cost: two solves, one a stance that clashes and one a reaction, fewer on very large
+ * maps as {@link GateSweep} says.
  */
 public final class MapReview {
 
@@ -55,6 +57,7 @@ public final class MapReview {
     private final Map<Id, Double> visits;
     private final Map<Id, Double> tried = new HashMap<>();
     private final Map<Id, Double> lostWithout = new HashMap<>();
+    private final Map<Id, Double> gainedByAStance = new HashMap<>();
     private final Landings landings;
     private final List<Finding> findings = new ArrayList<>();
 
@@ -149,10 +152,21 @@ public final class MapReview {
                     add(Finding.Kind.MIXED_MESSAGE, situation.id(),
                             "“%s” and “%s” take opposite stances here and nothing says when which."
                                     .formatted(index.reactionTitle(usable.get(i)), index.reactionTitle(usable.get(j))),
-                            "Choose a stance for the house, or give one of them a need that the other excludes.");
+                            "Choose a stance for the house, or give one of them a need that the other excludes.",
+                            gainOfAStance(one.get().principle()));
                 }
             }
         }
+    }
+
+    /** If the house took the better stance everywhere: the other's answers go, and with them the time to choose. */
+    private OptionalDouble gainOfAStance(Id principle) {
+        return OptionalDouble.of(gainedByAStance.computeIfAbsent(principle, id -> index.map().principles().stream()
+                .filter(p -> p.id().equals(id)).flatMap(p -> p.stances().stream()).mapToDouble(stance -> {
+                    Map<Id, Id> taken = new HashMap<>(setting.stances());
+                    taken.put(id, stance.id());
+                    return OddsSolver.solve(index, setting.withStances(taken)).start() - odds.start();
+                }).reduce(0, Math::max)));
     }
 
     static boolean separated(Reaction one, Reaction other) {
@@ -257,8 +271,16 @@ public final class MapReview {
         if (gripped && !early) {
             add(Finding.Kind.NO_EARLY_ANSWER, family.id(),
                     "Prevention beats every escape, and nothing is taught here before the hold is on.",
-                    "Add the moment before, and what to do in it.");
+                    "Add the moment before, and what to do in it.", gainFromEarly(members));
         }
+    }
+
+    /** If those who start a round in the family were out at once. */
+    private OptionalDouble gainFromEarly(List<Situation> family) {
+        double starts = index.map().situations().stream().mapToDouble(Situation::entry).sum();
+        double gain = family.stream().filter(s -> s.entry() > 0)
+                .mapToDouble(s -> s.entry() / starts * Math.max(0, landings.guard() - odds.at(s.id()).worth())).sum();
+        return OptionalDouble.of(gain);
     }
 
     private void technique(Technique technique) {
@@ -282,9 +304,12 @@ public final class MapReview {
         while (changed) {
             changed = held.removeIf(id -> !canHold(index.situation(id).orElseThrow(), held));
         }
+        // One way out serves all who go round, so each place brings at most what all of them together would.
+        double most = held.stream().mapToDouble(id -> gain(index.situation(id).orElseThrow(), landings.guard()).orElse(0)).sum();
         held.forEach(id -> add(Finding.Kind.ENDLESS_LOOP, id,
                 "A partner who reads you can keep you going round here for ever.",
-                "Add an answer whose every response ends somewhere else, or say what they do next on their own."));
+                "Add an answer whose every response ends somewhere else, or say what they do next on their own.",
+                OptionalDouble.of(Math.min(most, landings.guard()))));
     }
 
     private boolean canHold(Situation situation, Set<Id> held) {

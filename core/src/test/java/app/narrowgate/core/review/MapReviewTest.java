@@ -36,6 +36,7 @@ import org.junit.jupiter.api.Test;
 class MapReviewTest {
 
     private static final Setting EVEN = Setting.of(Id.of("even"));
+    private static final Id HAND = Id.of("hand");
 
     private static List<Finding> of(Finding.Kind kind, EscapeMap map, Setting setting) {
         return MapReview.of(MapIndex.of(map), setting).stream().filter(f -> f.kind() == kind).toList();
@@ -130,7 +131,8 @@ class MapReviewTest {
                 .reaction("c", 0.1, "tap").map();
         List<Finding> all = MapReview.of(MapIndex.of(map), EVEN);
         assertThat(all).isSortedAccordingTo(Finding.BY_COST);
-        assertThat(all).extracting(Finding::kind).startsWith(Finding.Kind.UNANSWERED_RESPONSE);
+        assertThat(all).extracting(Finding::kind)
+                .startsWith(Finding.Kind.NO_EARLY_ANSWER, Finding.Kind.UNANSWERED_RESPONSE);
         assertThat(all.stream().filter(f -> f.kind() == Finding.Kind.SINGLE_ROUTE).map(f -> f.place().value()))
                 .containsExactly("a", "b");
     }
@@ -155,6 +157,31 @@ class MapReviewTest {
         EscapeMap map = new MapFixture().situation("a").situation("b").situation("c")
                 .reaction("a", 1, "b", "win").reaction("b", 1, "a").reaction("c", 1, "win", "tap").map();
         assertThat(places(Finding.Kind.ENDLESS_LOOP, map)).containsExactly("a", "b");
+    }
+
+    /** Against the map in which one place of the loop has a sure way to a guard. */
+    @Test
+    void aLoopSaysWhatAWayOutOfItWouldBring() {
+        MapFixture fixture = new MapFixture().outcome("guard", PlaceKind.GUARD).situation("a", 6, "b").situation("b", 6, "a")
+                .reaction("a", 0.8, "b", "tap").reaction("b", 0.8, "a", "tap");
+        Finding finding = of(Finding.Kind.ENDLESS_LOOP, fixture.map(), EVEN).get(0);
+        double before = OddsSolver.solve(MapIndex.of(fixture.map()), EVEN).start();
+        EscapeMap mended = fixture.reaction(finding.place().value(), 1, "guard").map();
+        double after = OddsSolver.solve(MapIndex.of(mended), EVEN.withThinking(ThinkingTime.NONE)).start();
+        assertThat(after).isGreaterThan(before);
+        assertThat(finding.gain().orElseThrow()).isGreaterThanOrEqualTo(after - before - 1e-6);
+    }
+
+    /** Against the map in which those who start there have a sure way to a guard. */
+    @Test
+    void aFamilyWithoutAnEarlyAnswerSaysWhatItWouldBring() {
+        MapFixture fixture = new MapFixture().outcome("guard", PlaceKind.GUARD).situation("a", 4, "tap").situation("b")
+                .reaction("a", 0.3, "guard").reaction("b", 1, "guard");
+        double gain = of(Finding.Kind.NO_EARLY_ANSWER, fixture.map(), EVEN).get(0).gain().orElseThrow();
+        double before = OddsSolver.solve(MapIndex.of(fixture.map()), EVEN).start();
+        double after = OddsSolver.solve(MapIndex.of(new MapFixture().outcome("guard", PlaceKind.GUARD)
+                .situation("a").situation("b").reaction("a", 1, "guard").reaction("b", 1, "guard").map()), EVEN).start();
+        assertThat(gain).isPositive().isCloseTo(after - before, within(1e-6));
     }
 
     @Test
@@ -189,21 +216,40 @@ class MapReviewTest {
         assertThat(places(Finding.Kind.HELD_LIMB, map)).containsExactly("r");
     }
 
+    /** A principle whose stances “low” and “high” are each taken by the technique of that name. */
+    private static EscapeMap withTwoStances(EscapeMap map) {
+        Principle hand = new Principle(HAND, "Hand", List.of(new Principle.Stance(Id.of("low"), "Low"),
+                new Principle.Stance(Id.of("high"), "High")));
+        EscapeMap taught = map;
+        for (Principle.Stance stance : hand.stances()) {
+            taught = taught.with(technique(stance.id().value(), List.of(),
+                    Optional.of(new StanceRef(HAND, stance.id())), List.of(), Set.of()));
+        }
+        return with(taught, List.of(), List.of(hand));
+    }
+
     @Test
     void aMixedMessageUntilAConditionSeparates() {
-        Id principle = Id.of("hand");
-        Principle hand = new Principle(principle, "Hand", List.of(new Principle.Stance(Id.of("low"), "Low"),
-                new Principle.Stance(Id.of("high"), "High")));
-        EscapeMap base = with(new MapFixture().fact("f").situation("a").map()
-                .with(technique("low", List.of(), Optional.of(new StanceRef(principle, Id.of("low"))), List.of(), Set.of()))
-                .with(technique("high", List.of(), Optional.of(new StanceRef(principle, Id.of("high"))), List.of(),
-                        Set.of())), List.of(), List.of(hand));
+        EscapeMap base = withTwoStances(new MapFixture().fact("f").situation("a").map());
         EscapeMap mixed = base.with(reaction("r1", "low", Map.of())).with(reaction("r2", "high", Map.of()));
         assertThat(places(Finding.Kind.MIXED_MESSAGE, mixed)).containsExactly("a");
-        assertThat(of(Finding.Kind.MIXED_MESSAGE, mixed, EVEN.withStances(Map.of(principle, Id.of("low"))))).isEmpty();
+        assertThat(of(Finding.Kind.MIXED_MESSAGE, mixed, EVEN.withStances(Map.of(HAND, Id.of("low"))))).isEmpty();
         EscapeMap separated = base.with(reaction("r1", "low", Map.of(Id.of("f"), true)))
                 .with(reaction("r2", "high", Map.of(Id.of("f"), false)));
         assertThat(places(Finding.Kind.MIXED_MESSAGE, separated)).isEmpty();
+    }
+
+    /** Against the map without the other stance's answer: fewer to choose from, more time. */
+    @Test
+    void aMixedMessageSaysWhatTheBetterStanceBrings() {
+        EscapeMap mixed = withTwoStances(new MapFixture().situation("a", 2, "tap").map())
+                .with(reaction("r1", "low", Map.of())).with(reaction("r2", "high", Map.of()));
+        double gain = of(Finding.Kind.MIXED_MESSAGE, mixed, EVEN).get(0).gain().orElseThrow();
+        double before = OddsSolver.solve(MapIndex.of(mixed), EVEN).start();
+        double after = OddsSolver.solve(MapIndex.of(mixed.withoutReaction(Id.of("r2"))), EVEN).start();
+        assertThat(gain).isPositive().isCloseTo(after - before, within(1e-6));
+        assertThat(of(Finding.Kind.MIXED_MESSAGE, mixed, EVEN.withThinking(ThinkingTime.NONE)).get(0).gain())
+                .hasValue(0);
     }
 
     @Test
