@@ -19,8 +19,6 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** From the map to the drill: an instructor finds a hole, answers it, sees every odd move, and prints a sheet. */
 class FirstLightStory extends Story {
 
-    private static final Page.GetByLabelOptions EXACT = new Page.GetByLabelOptions().setExact(true);
-
     /** The number on a situation's gate on the map. */
     private static int onMap(Page page, String situation) {
         Locator gate = page.getByRole(AriaRole.MAIN)
