@@ -6,6 +6,7 @@ import { Panel } from "../../ui/Panel";
 import { useMapById } from "../map";
 import { settingQuery } from "../odds";
 import { entriesOf, type Entry } from "./entries";
+import { pressables } from "./pressables";
 
 const MOST = 40;
 
@@ -37,23 +38,23 @@ function useEntries(mapId: string | undefined): Entry[] {
   const commands = useCommands();
   const [params] = useSearchParams();
   const query = settingQuery(params);
-  return useMemo(
-    () => [
-      ...(map.data ? entriesOf(map.data, query) : []),
+  // As the page is when the list is opened.
+  const [onPage] = useState(pressables);
+  return useMemo(() => {
+    const offered = new Set(commands.map((c) => c.title));
+    return [
+      // Before anything is typed, what can be done here comes first; then names of places.
       ...commands.map((c) => ({ kind: "Do", title: c.title, key: c.key, run: c.run })),
-    ],
-    [map.data, commands, query],
-  );
+      ...(map.data ? entriesOf(map.data, query) : []),
+      ...onPage.filter((entry) => !offered.has(entry.title)),
+    ];
+  }, [map.data, commands, query, onPage]);
 }
 
 function Search({ mapId, close }: { mapId: string | undefined; close: () => void }) {
   const entries = useEntries(mapId);
   const navigate = useNavigate();
-  const prepared = useMemo(() => {
-    // Before anything is typed, what can be done here comes first; then names of places.
-    const doing = entries.filter((e) => e.kind === "Do");
-    return prepare([...doing, ...entries.filter((e) => e.kind !== "Do")]);
-  }, [entries]);
+  const prepared = useMemo(() => prepare(entries), [entries]);
   const [typed, setTyped] = useState("");
   const [at, setAt] = useState(0);
   const list = useRef<HTMLUListElement>(null);
@@ -98,7 +99,7 @@ function Search({ mapId, close }: { mapId: string | undefined; close: () => void
       <ul ref={list} id={id} role="listbox" aria-label="Found" className="min-h-0 overflow-y-auto py-1">
         {found.map((entry, index) => (
           <li
-            key={`${entry.kind} ${entry.title} ${entry.detail ?? ""} ${entry.to ?? ""}`}
+            key={`${index} ${entry.kind} ${entry.title}`}
             id={`${id}-${index}`}
             role="option"
             aria-selected={index === chosen}

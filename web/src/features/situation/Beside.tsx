@@ -1,7 +1,6 @@
-import { Link, useNavigate, useSearchParams } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
 import { hundred } from "../../labels";
-import { useCommand } from "../../ui/commands";
 import { paths, techniqueOf } from "../map";
 import { settingQuery, useLateCurve, useRestAdvice, useSetting } from "../odds";
 import { LateCurve } from "./LateCurve";
@@ -26,13 +25,6 @@ export function Beside({
     .filter((r) => r !== undefined);
   const best = reactions[0] && techniqueOf(map, reactions[0]);
   const query = settingQuery(params);
-  const navigate = useNavigate();
-  useCommand({ title: "Drill this", run: () => void navigate(paths.drill(map.id, situation.id) + query) });
-  useCommand({ title: "Card to print", run: () => void navigate(paths.card(map.id, situation.id) + query) });
-  useCommand({
-    title: "Edit this situation",
-    run: () => void navigate(paths.edit(map.id, "situations", situation.id, query)),
-  });
   return (
     <aside className="space-y-6 px-5 pt-4 pb-10" aria-label="Beside the answers">
       <WhatIf map={map} reactions={reactions} best={at.best ?? undefined} />

@@ -2,7 +2,6 @@ import { useState, type ReactNode } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
 import { hundred, seconds } from "../../labels";
-import { useCommand } from "../../ui/commands";
 import { hasDraft } from "../../ui/draft";
 import { Gate, narrowness, Odds } from "../../ui/Gate";
 import { Caution } from "../../ui/Notice";
@@ -36,8 +35,6 @@ export function ReactionBlock({
   const [adding, setAdding] = useState(() => hasDraft(responseKey(map, reaction.id)));
   const technique = techniqueOf(map, reaction);
   const title = technique?.title ?? reaction.technique;
-  useCommand({ title: `Edit what you do: ${title}`, run: () => setEditing(true) });
-  useCommand({ title: `Add what they do about: ${title}`, run: () => setAdding(true) });
   return (
     <section
       id={reaction.id}

@@ -85,6 +85,31 @@ class HoleStory extends Story {
     }
 
     @Test
+    void aFindingIsDismissedAndTakenBackByTypingAlone() {
+        Page page = onACopy("Typed");
+        go(page, "/review");
+        page.getByRole(AriaRole.MAIN).getByRole(AriaRole.LISTITEM).first().waitFor();
+        doByTyping(page, "dismiss sit back");
+        assertThat(page.getByLabel("Why it is no hole")).isFocused();
+        page.keyboard().type("We stand up then");
+        page.keyboard().press("Enter");
+        page.getByText("Dismissed, 1").waitFor();
+        doByTyping(page, "dismissed, 1");
+        assertThat(page.getByText("“We stand up then”")).isVisible();
+        doByTyping(page, "let it count again");
+        assertThat(page.getByText("Dismissed, 1")).hasCount(0);
+        assertThat(button(page, "Dismiss: They sit back and wait")).isVisible();
+    }
+
+    private static void doByTyping(Page page, String letters) {
+        page.keyboard().press("/");
+        Locator box = page.getByRole(AriaRole.COMBOBOX, named("Find a place"));
+        box.fill(letters);
+        box.press("Enter");
+        assertThat(box).hasCount(0);
+    }
+
+    @Test
     void whereNothingIsTaughtBeforeTheHoldTheMomentBeforeIsWritten() {
         Page page = onACopy("Before");
         go(page, "/review");

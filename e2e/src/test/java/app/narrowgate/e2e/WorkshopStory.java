@@ -204,7 +204,7 @@ class WorkshopStory extends Story {
         go(page, "/at/mount-low");
         page.getByTestId("odds").waitFor();
         page.keyboard().press("/");
-        page.getByRole(AriaRole.COMBOBOX, named("Find a place")).fill("edit what you do trap");
+        page.getByRole(AriaRole.COMBOBOX, named("Find a place")).fill("edit trap");
         page.keyboard().press("Enter");
         assertThat(page.getByLabel("How often it gets going")).isVisible();
         page.keyboard().press("Escape");
