@@ -12,7 +12,6 @@ import app.narrowgate.server.odds.OddsStore;
 import app.narrowgate.server.problem.NotFoundException;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
-import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
@@ -20,7 +19,6 @@ import jakarta.validation.constraints.Min;
 import java.util.UUID;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -44,7 +42,7 @@ class DrillController {
     @Operation(operationId = "drillSheet", summary = "A called drill from a situation, for a pair of partners",
             description = "Both roles on both sides, weak side first; the same seed gives the same order of calls.")
     DrillSheetView sheet(@PathVariable UUID mapId, @PathVariable String situation,
-            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @ParameterObject OddsQuestion question,
             @RequestParam(defaultValue = "8") @DecimalMin("1") @DecimalMax("60") double minutes,
             @RequestParam(defaultValue = "3") @Min(1) @Max(6) int links,
             @RequestParam(defaultValue = "left") String weakSide,

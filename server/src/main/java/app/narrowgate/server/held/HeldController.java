@@ -93,7 +93,7 @@ class HeldController {
     @GetMapping
     @Operation(operationId = "likelySituations", summary = "Where one is, judged from what is held")
     LikelyView likely(@PathVariable UUID mapId, @Valid @ModelAttribute @ParameterObject HeldQuestion marks,
-            @Valid @ModelAttribute @ParameterObject OddsQuestion question) {
+            @ParameterObject OddsQuestion question) {
         StoredMap map = maps.head(mapId);
         Setting setting = question.toSetting(map.index());
         Map<Id, Double> often = answers.answer(AnswerStore.Question.of(map, setting, "passing"),

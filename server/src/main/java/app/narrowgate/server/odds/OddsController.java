@@ -36,7 +36,6 @@ import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -65,7 +64,7 @@ class OddsController {
     @Operation(operationId = "odds", summary = "Every situation's odds",
             description = "Worths carry certified bounds; where converged is false they are not to be shown.")
     ResponseEntity<OddsView> odds(@PathVariable UUID mapId,
-            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @ParameterObject OddsQuestion question,
             @Parameter(hidden = true) WebRequest request) {
         return answer(mapId, question, "odds-view", request, (map, setting) -> OddsView.of(map.revision(),
                 odds.odds(map, setting), Worths.solve(map.index(), setting.withRead(1))));
@@ -74,7 +73,7 @@ class OddsController {
     @GetMapping("/overview")
     @Operation(operationId = "oddsOverview", summary = "What each situation is worth, without its reactions")
     ResponseEntity<OverviewView> overview(@PathVariable UUID mapId,
-            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @ParameterObject OddsQuestion question,
             @Parameter(hidden = true) WebRequest request) {
         return answer(mapId, question, "overview", request, (map, setting) -> OverviewView.of(map.revision(),
                 odds.odds(map, setting), Worths.solve(map.index(), setting.withRead(1))));
@@ -83,7 +82,7 @@ class OddsController {
     @GetMapping("/explanation")
     @Operation(operationId = "explanation", summary = "Where a reaction's worth comes from and where it is lost")
     ResponseEntity<AnalysisViews.ExplanationView> explanation(@PathVariable UUID mapId,
-            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @ParameterObject OddsQuestion question,
             @Parameter(example = "low-trap-bridge") @RequestParam String reaction,
             @Parameter(hidden = true) WebRequest request) {
         Id id = Id.of(reaction);
@@ -94,7 +93,7 @@ class OddsController {
     @GetMapping("/sensitivity")
     @Operation(operationId = "sensitivity", summary = "What to drill: how much the starts gain when a rate moves")
     ResponseEntity<AnalysisViews.SensitivityView> sensitivity(@PathVariable UUID mapId,
-            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @ParameterObject OddsQuestion question,
             @Parameter(hidden = true) WebRequest request) {
         return answer(mapId, question, "sensitivity", request, (map, setting) ->
                 AnalysisViews.SensitivityView.of(AdjointSensitivity.of(map.index(), setting)));
@@ -103,7 +102,7 @@ class OddsController {
     @GetMapping("/gates")
     @Operation(operationId = "gates", summary = "What everything hangs on: the map without each reaction in turn")
     ResponseEntity<AnalysisViews.GatesView> gates(@PathVariable UUID mapId,
-            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @ParameterObject OddsQuestion question,
             @Parameter(hidden = true) WebRequest request) {
         return answer(mapId, question, "gates", request, (map, setting) ->
                 AnalysisViews.GatesView.of(GateSweep.sweep(map.index(), setting)));
@@ -113,7 +112,7 @@ class OddsController {
     @Operation(operationId = "cut", summary = "The smallest set of reactions whose loss drops the starts below a threshold",
             description = "Exact up to three; beyond that a stated bound. For a map where this takes long, start a run.")
     ResponseEntity<AnalysisViews.CutView> cut(@PathVariable UUID mapId,
-            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @ParameterObject OddsQuestion question,
             @Parameter(example = "0.4") @RequestParam @DecimalMin("0") @DecimalMax("1") double threshold,
             @Parameter(hidden = true) WebRequest request) {
         return answer(mapId, question, "cut " + threshold, request, (map, setting) ->
@@ -123,7 +122,7 @@ class OddsController {
     @GetMapping("/late")
     @Operation(operationId = "lateCurve", summary = "What a late start costs, from 0 to 5 seconds")
     ResponseEntity<AnalysisViews.LateView> late(@PathVariable UUID mapId,
-            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @ParameterObject OddsQuestion question,
             @Parameter(hidden = true) WebRequest request) {
         return answer(mapId, question, "late", request, (map, setting) ->
                 AnalysisViews.LateView.of(LateCurve.of(map.index(), setting)));
@@ -132,7 +131,7 @@ class OddsController {
     @GetMapping("/flow")
     @Operation(operationId = "flow", summary = "Where 100 starts go, exchange by exchange")
     ResponseEntity<AnalysisViews.FlowView> flow(@PathVariable UUID mapId,
-            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @ParameterObject OddsQuestion question,
             @Parameter(description = "A situation; the map's starts when missing") @RequestParam(required = false)
             String from,
             @RequestParam(defaultValue = "6") @Min(1) @Max(30) int exchanges,
@@ -145,7 +144,7 @@ class OddsController {
     @GetMapping("/stories")
     @Operation(operationId = "stories", summary = "The commonest ways a round goes, likeliest first")
     ResponseEntity<List<AnalysisViews.CommonStoryView>> stories(@PathVariable UUID mapId,
-            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @ParameterObject OddsQuestion question,
             @Parameter(description = "A situation; the map's starts when missing") @RequestParam(required = false)
             String from,
             @RequestParam(defaultValue = "3") @Min(1) @Max(20) int most,
@@ -159,7 +158,7 @@ class OddsController {
     @GetMapping("/stances")
     @Operation(operationId = "stances", summary = "What each stance on each principle is worth")
     ResponseEntity<List<AnalysisViews.StanceComparisonView>> stances(@PathVariable UUID mapId,
-            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @ParameterObject OddsQuestion question,
             @Parameter(hidden = true) WebRequest request) {
         return answer(mapId, question, "stances", request, (map, setting) ->
                 StanceComparison.of(map.index(), setting).stream()
@@ -168,7 +167,7 @@ class OddsController {
 
     @PostMapping("/preview")
     @Operation(operationId = "preview", summary = "The odds if parts were added or changed; nothing is stored")
-    OverviewView preview(@PathVariable UUID mapId, @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+    OverviewView preview(@PathVariable UUID mapId, @ParameterObject OddsQuestion question,
             @Valid @RequestBody PreviewRequest request) {
         StoredMap map = maps.head(mapId);
         MapIndex changed = request.in(map);
@@ -180,7 +179,7 @@ class OddsController {
     @GetMapping("/rest")
     @Operation(operationId = "restAdvice", summary = "At each resting place: take it or go on")
     ResponseEntity<List<AnalysisViews.RestView>> rest(@PathVariable UUID mapId,
-            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @ParameterObject OddsQuestion question,
             @Parameter(hidden = true) WebRequest request) {
         return answer(mapId, question, "rest", request, (map, setting) ->
                 RestAdvice.of(map.index(), setting).stream().map(AnalysisViews.RestView::of).toList());
@@ -190,7 +189,7 @@ class OddsController {
     @Operation(operationId = "simulation", summary = "Rolled rounds: time to the end and example stories",
             description = "Up to 50,000 rounds; for more, start a run. The same seed gives the same rounds.")
     ResponseEntity<AnalysisViews.SimulationView> simulation(@PathVariable UUID mapId,
-            @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+            @ParameterObject OddsQuestion question,
             @Parameter(description = "A situation; the map's starts when missing") @RequestParam(required = false)
             String from,
             @RequestParam(defaultValue = "10000") @Min(1) @Max(50_000) int rounds,

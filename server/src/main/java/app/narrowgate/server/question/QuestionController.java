@@ -32,7 +32,6 @@ import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -78,7 +77,7 @@ class QuestionController {
     @GetMapping
     @Operation(operationId = "questions", summary = "Everything nobody has answered, what an answer is worth most first")
     List<OpenQuestionView> questions(@PathVariable UUID mapId,
-            @Valid @ModelAttribute @ParameterObject OddsQuestion question) {
+            @ParameterObject OddsQuestion question) {
         StoredMap map = maps.head(mapId);
         MapIndex index = map.index();
         Setting setting = question.toSetting(index);

@@ -32,7 +32,6 @@ import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -75,7 +74,7 @@ class ReviewController {
     @GetMapping("/review")
     @Operation(operationId = "review", summary = "Every weakness of the map, those that cost most first")
     List<ReviewViews.FindingView> review(@PathVariable UUID mapId,
-            @Valid @ModelAttribute @ParameterObject OddsQuestion question) {
+            @ParameterObject OddsQuestion question) {
         StoredMap map = maps.head(mapId);
         Setting setting = question.toSetting(map.index());
         List<ReviewViews.FindingView> findings = answers.answer(AnswerStore.Question.of(map, setting, "review"),
@@ -111,7 +110,7 @@ class ReviewController {
     @PostMapping("/review/mend")
     @Operation(operationId = "mend", summary = "Do what a finding offers to be done about it",
             description = "It is a change like any other and can be undone.")
-    MapView mend(@PathVariable UUID mapId, @Valid @ModelAttribute @ParameterObject OddsQuestion question,
+    MapView mend(@PathVariable UUID mapId, @ParameterObject OddsQuestion question,
             @Valid @RequestBody MendRequest request, @AuthenticationPrincipal SignedIn who) {
         Finding.Kind kind = Coded.require(Finding.Kind.class, "The kind", request.kind());
         Id place = Id.of(request.place());
