@@ -42,7 +42,7 @@ export function useCommand(command: Command | undefined): void {
   }, [title, key]);
 }
 
-/** Everything that is offered now, the newest first. */
+/** Everything that is offered now, the newest last. */
 export function useCommands(): readonly Command[] {
   return useSyncExternalStore(subscribe, () => commands);
 }

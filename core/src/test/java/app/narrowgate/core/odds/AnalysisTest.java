@@ -30,6 +30,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 class AnalysisTest {
 
     private static final Setting EVEN = Setting.of(Id.of("even"));
+    /** Of a central difference. */
+    private static final double STEP = 1e-4;
 
     static IntStream seeds() {
         return IntStream.range(2000, 2060);
@@ -75,18 +77,22 @@ class AnalysisTest {
         MapIndex index = random(seed);
         Setting setting = setting(seed);
         Solved solved = Solved.of(index, setting);
-        double h = 1e-4;
         for (Sensitivities.OfReaction slope : AdjointSensitivity.of(index, setting).reactions()) {
             Reaction reaction = index.reaction(slope.reaction()).orElseThrow();
             double works = reaction.works().chance();
-            if (works > 1 - h || reaction.responses().isEmpty()) {
+            if (works > 1 - STEP || reaction.responses().isEmpty()) {
                 continue;
             }
-            double up = fixedChoices(MapIndex.of(withWorks(index.map(), reaction, works + h)), setting, solved);
-            double down = fixedChoices(MapIndex.of(withWorks(index.map(), reaction, works - h)), setting, solved);
-            double difference = (up - down) / (2 * h);
-            assertThat(slope.perWorks()).isCloseTo(difference, within(1e-5 * Math.abs(difference) + 1e-6));
+            double up = fixedChoices(MapIndex.of(withWorks(index.map(), reaction, works + STEP)), setting, solved);
+            double down = fixedChoices(MapIndex.of(withWorks(index.map(), reaction, works - STEP)), setting, solved);
+            assertSlope(slope.perWorks(), up, down);
         }
+    }
+
+    /** Against the worth a step above and a step below. */
+    private static void assertSlope(double slope, double up, double down) {
+        double difference = (up - down) / (2 * STEP);
+        assertThat(slope).isCloseTo(difference, within(1e-5 * Math.abs(difference) + 1e-6));
     }
 
     @ParameterizedTest
@@ -95,28 +101,25 @@ class AnalysisTest {
         MapIndex index = random(seed);
         Setting setting = setting(seed);
         Solved solved = Solved.of(index, setting);
-        double h = 1e-4;
         for (Sensitivities.OfReaction slope : AdjointSensitivity.of(index, setting).reactions()) {
             Reaction reaction = index.reaction(slope.reaction()).orElseThrow();
             for (int i = 0; i < reaction.responses().size() && reaction.responses().size() > 1; i++) {
-                double up = fixedChoices(MapIndex.of(index.map().with(withChance(reaction, i, h))), setting, solved);
-                double down = fixedChoices(MapIndex.of(index.map().with(withChance(reaction, i, -h))), setting, solved);
-                double difference = (up - down) / (2 * h);
-                assertThat(slope.responses().get(i).perChance())
-                        .isCloseTo(difference, within(1e-5 * Math.abs(difference) + 1e-6));
+                double up = fixedChoices(MapIndex.of(index.map().with(withChance(reaction, i, STEP))), setting, solved);
+                double down = fixedChoices(MapIndex.of(index.map().with(withChance(reaction, i, -STEP))), setting, solved);
+                assertSlope(slope.responses().get(i).perChance(), up, down);
             }
         }
     }
 
-    /** The same reaction with one response's chance moved by {@code h}, the others in proportion. */
-    private static Reaction withChance(Reaction reaction, int which, double h) {
+    /** The same reaction with one response's chance moved by {@code STEP}, the others in proportion. */
+    private static Reaction withChance(Reaction reaction, int which, double STEP) {
         double total = reaction.responses().stream().mapToDouble(r -> r.often().weight()).sum();
         double chance = reaction.responses().get(which).often().weight() / total;
         List<Response> moved = new ArrayList<>();
         for (int i = 0; i < reaction.responses().size(); i++) {
             Response r = reaction.responses().get(i);
             double old = r.often().weight() / total;
-            double now = i == which ? old + h : old * (1 - chance - h) / (1 - chance);
+            double now = i == which ? old + STEP : old * (1 - chance - STEP) / (1 - chance);
             moved.add(new Response(r.id(), r.cue(), Likelihood.of(now), r.leads()));
         }
         return reaction.withResponses(moved);
