@@ -1,5 +1,6 @@
 package app.narrowgate.core.odds;
 
+import app.narrowgate.core.solve.Game;
 import org.ojalgo.optimisation.Expression;
 import org.ojalgo.optimisation.ExpressionsBasedModel;
 import org.ojalgo.optimisation.Optimisation;

@@ -1,5 +1,7 @@
 package app.narrowgate.core.odds;
 
+import app.narrowgate.core.solve.Game;
+import app.narrowgate.core.solve.IntervalIterationSolver;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;

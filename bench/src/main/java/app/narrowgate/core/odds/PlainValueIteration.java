@@ -1,5 +1,7 @@
 package app.narrowgate.core.odds;
 
+import app.narrowgate.core.solve.Game;
+
 /** Value iteration as textbooks have it: two arrays, all states, stop when nothing moves much. For comparison only. */
 final class PlainValueIteration {
 

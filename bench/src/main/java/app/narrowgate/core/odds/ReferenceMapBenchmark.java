@@ -1,7 +1,12 @@
 package app.narrowgate.core.odds;
 
+import app.narrowgate.core.advice.LateCurve;
+import app.narrowgate.core.gate.GateSweep;
+import app.narrowgate.core.gate.NarrowGates;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.solve.Game;
+import app.narrowgate.core.solve.IntervalIterationSolver;
 import app.narrowgate.exchange.map.MapFolder;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -59,12 +64,12 @@ public class ReferenceMapBenchmark {
 
     @Benchmark
     public NarrowGates gateSweep() {
-        return GateSweep.sweep(index, setting);
+        return GateSweep.sweep(SolvedMap.of(index, setting));
     }
 
     @Benchmark
     public LateCurve lateCurve() {
-        return LateCurve.of(index, setting);
+        return LateCurve.of(SolvedMap.of(index, setting));
     }
 
     /** Without bounds and without a read, as the two below. */

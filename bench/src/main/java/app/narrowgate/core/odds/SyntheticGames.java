@@ -1,5 +1,6 @@
 package app.narrowgate.core.odds;
 
+import app.narrowgate.core.solve.Game;
 import java.util.SplittableRandom;
 
 /**

@@ -1,18 +1,20 @@
 package app.narrowgate.core.odds;
 
 import app.narrowgate.core.map.AgeGroup;
+import app.narrowgate.core.map.Clock;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Injury;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.RateRule;
 import app.narrowgate.core.map.Reaction;
+import app.narrowgate.core.map.Response;
 import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.map.Technique;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * What a setting does to a map's reactions: which it closes and why, and how it shifts their rates by the table of
@@ -22,22 +24,34 @@ public final class Conditions {
 
     private final MapIndex index;
     private final Setting setting;
+    private final Rates rates;
     private final List<RateRule> rules;
-    private final Map<Id, Shift> shifts = new HashMap<>();
+    private final Map<Id, Shift> shifts = new ConcurrentHashMap<>();
 
     /** The sum of the rules on one technique. */
     private record Shift(double logOdds, double logSeconds) {
     }
 
-    private Conditions(MapIndex index, Setting setting) {
+    private Conditions(MapIndex index, Setting setting, Rates rates) {
         this.index = index;
         this.setting = setting;
+        this.rates = rates;
         this.rules = index.map().rulesInForce();
     }
 
-    /** The conditions of {@code setting} on {@code index}'s map. */
+    /** The conditions of {@code setting} on {@code index}'s map, by the figures written on it. */
     public static Conditions of(MapIndex index, Setting setting) {
-        return new Conditions(index, setting);
+        return of(index, setting, Rates.WRITTEN);
+    }
+
+    /** The conditions of {@code setting} on {@code index}'s map, by other figures. */
+    public static Conditions of(MapIndex index, Setting setting, Rates rates) {
+        return new Conditions(index, setting, rates);
+    }
+
+    /** What the conditions are of. */
+    Setting setting() {
+        return setting;
     }
 
     /** The reactions of a situation that nothing closes, in the map's order. */
@@ -86,7 +100,7 @@ public final class Conditions {
 
     /** Chance in [0,1] that {@code reaction} gets going, shifted in log odds; 0 and 1 stay what they are. */
     public double works(Reaction reaction) {
-        double chance = reaction.works().chance();
+        double chance = rates.works(reaction);
         double logOdds = shift(reaction).logOdds();
         if (logOdds == 0 || chance <= 0 || chance >= 1) {
             return chance;
@@ -97,7 +111,17 @@ public final class Conditions {
     /** Seconds that {@code reaction} takes, at least 0. */
     public double seconds(Reaction reaction) {
         double logSeconds = shift(reaction).logSeconds();
-        return logSeconds == 0 ? reaction.seconds() : reaction.seconds() * Math.exp(logSeconds);
+        return logSeconds == 0 ? rates.seconds(reaction) : rates.seconds(reaction) * Math.exp(logSeconds);
+    }
+
+    /** Mean seconds until {@code clock} moves on, above 0. */
+    public double seconds(Clock clock) {
+        return rates.seconds(clock);
+    }
+
+    /** How often {@code response} is given, relative to the other responses to {@code reaction}; above 0. */
+    public double weight(Reaction reaction, Response response) {
+        return rates.weight(reaction, response);
     }
 
     private Shift shift(Reaction reaction) {

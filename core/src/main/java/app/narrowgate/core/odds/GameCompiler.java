@@ -9,6 +9,7 @@ import app.narrowgate.core.map.Outcome;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
 import app.narrowgate.core.map.Situation;
+import app.narrowgate.core.solve.Game;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -36,10 +37,10 @@ final class GameCompiler {
     private int options;
     private int responses;
 
-    private GameCompiler(MapIndex index, Setting setting) {
+    private GameCompiler(MapIndex index, Conditions conditions) {
         this.index = index;
-        this.setting = setting;
-        this.conditions = Conditions.of(index, setting);
+        this.setting = conditions.setting();
+        this.conditions = conditions;
         EscapeMap map = index.map();
         int mostOptions = map.reactions().size() + map.situations().size();
         int mostResponses = map.reactions().stream().mapToInt(r -> r.responses().size()).sum();
@@ -54,12 +55,77 @@ final class GameCompiler {
     }
 
     /**
-     * The game of {@code index}'s map under {@code setting}.
+     * The game of {@code index}'s map under {@code conditions}.
      *
      * @throws IllegalArgumentException when the map has no such aim
      */
+    static Game compile(MapIndex index, Conditions conditions) {
+        return new GameCompiler(index, conditions).compile();
+    }
+
+    /** The same by the figures written on the map. */
     static Game compile(MapIndex index, Setting setting) {
-        return new GameCompiler(index, setting).compile();
+        return compile(index, Conditions.of(index, setting));
+    }
+
+    /**
+     * The game of {@code base}'s map and figures with more reactions taken away; the same as compiling it, but only what
+     * they touch is worked out anew. Cost O(responses) copies.
+     *
+     * @param conditions of the setting without them
+     */
+    static Game without(SolvedMap base, Conditions conditions) {
+        return new GameCompiler(base.index(), conditions).strike(base);
+    }
+
+    private Game strike(SolvedMap base) {
+        Game whole = base.game();
+        int[] optionStart = new int[whole.situations + 1];
+        for (int s = 0; s < whole.situations; s++) {
+            int left = 0;
+            for (int o = whole.optionStart[s]; o < whole.optionStart[s + 1]; o++) {
+                left += isStruck(base, o) ? 0 : 1;
+            }
+            boolean touched = left < whole.options(s);
+            if (touched && left == 0 && whole.becomes[s] != s) {
+                addOption(Game.WAIT, 0, 0, 1, s);
+            }
+            for (int o = whole.optionStart[s]; o < whole.optionStart[s + 1]; o++) {
+                if (!isStruck(base, o)) {
+                    copyOption(whole, o);
+                    if (touched && whole.becomes[s] != s) {
+                        retime(base, s, left);
+                    }
+                }
+            }
+            optionStart[s + 1] = options;
+        }
+        responseStart[options] = responses;
+        return game(whole.worth, whole.rests, optionStart, whole.becomes);
+    }
+
+    private boolean isStruck(SolvedMap base, int o) {
+        return !base.game().waits(o) && setting.without().contains(base.reaction(o).id());
+    }
+
+    private void copyOption(Game whole, int o) {
+        addOption(whole.optionReaction[o], whole.going[o], whole.stuffedShare[o], whole.lateShare[o], whole.stuffed[o]);
+        for (int i = whole.responseStart[o]; i < whole.responseStart[o + 1]; i++) {
+            landing[responses] = whole.landing[i];
+            chance[responses++] = whole.chance[i];
+        }
+    }
+
+    /** Works out again how likely the option added last is in time, among fewer answers. */
+    private void retime(SolvedMap base, int s, int answers) {
+        int o = options - 1;
+        Reaction reaction = index.map().reactions().get(optionReaction[o]);
+        double in = InTime.chance(setting.late() + setting.thinking().seconds(answers) + conditions.seconds(reaction),
+                base.clockSeconds(s));
+        double works = reaction.responses().isEmpty() ? 0 : conditions.works(reaction);
+        going[o] = in * works;
+        stuffedShare[o] = in * (1 - works);
+        lateShare[o] = 1 - in;
     }
 
     private Game compile() {
@@ -82,14 +148,20 @@ final class GameCompiler {
         }
         int[] optionStart = new int[situations + 1];
         int[] becomes = new int[situations];
+        boolean[] rests = new boolean[situations];
         for (int s = 0; s < situations; s++) {
             Situation situation = map.situations().get(s);
+            rests[s] = situation.rest().isPresent();
             becomes[s] = situation.clock().map(c -> place.get(c.becomes())).orElse(s);
             addOptions(situation, s);
             optionStart[s + 1] = options;
         }
         responseStart[options] = responses;
-        return new Game(worth, situations, optionStart, Arrays.copyOf(optionReaction, options),
+        return game(worth, rests, optionStart, becomes);
+    }
+
+    private Game game(double[] worth, boolean[] rests, int[] optionStart, int[] becomes) {
+        return new Game(worth, rests, optionStart, Arrays.copyOf(optionReaction, options),
                 Arrays.copyOf(going, options), Arrays.copyOf(stuffedShare, options),
                 Arrays.copyOf(lateShare, options), Arrays.copyOf(stuffed, options), becomes,
                 Arrays.copyOf(responseStart, options + 1), Arrays.copyOf(landing, responses),
@@ -112,7 +184,7 @@ final class GameCompiler {
 
     private double inTime(Clock clock, Reaction reaction, int answers) {
         return InTime.chance(setting.late() + setting.thinking().seconds(answers) + conditions.seconds(reaction),
-                clock.seconds());
+                conditions.seconds(clock));
     }
 
     private void addOption(int reaction, double goes, double stuffs, double comesLate, int stuffedPlace) {
@@ -126,10 +198,10 @@ final class GameCompiler {
     }
 
     private void addResponses(Reaction reaction) {
-        double total = reaction.responses().stream().mapToDouble(r -> r.often().weight()).sum();
+        double total = reaction.responses().stream().mapToDouble(r -> conditions.weight(reaction, r)).sum();
         for (Response response : reaction.responses()) {
             landing[responses] = place.get(response.leads().orElseGet(reaction::whenStuffed));
-            chance[responses] = response.often().weight() / total;
+            chance[responses] = conditions.weight(reaction, response) / total;
             responses++;
         }
     }

@@ -21,6 +21,11 @@ public record ReactionOdds(Id reaction, List<Closing> closedBy, double takes, do
         responses = List.copyOf(responses);
     }
 
+    /** False while nobody has given it a response: then {@link #worth} is only what a stuffed one is worth. */
+    public boolean known() {
+        return !responses.isEmpty();
+    }
+
     /** True when no known fact rules it out. */
     public boolean usable() {
         return closedBy.isEmpty();

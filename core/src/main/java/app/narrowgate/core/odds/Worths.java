@@ -1,7 +1,6 @@
 package app.narrowgate.core.odds;
 
 import app.narrowgate.core.map.Id;
-import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Situation;
 import java.util.Collections;
 import java.util.HashMap;
@@ -22,15 +21,9 @@ public record Worths(Map<Id, Double> at, double start, boolean converged) {
         at = Collections.unmodifiableMap(at);
     }
 
-    /**
-     * The worths of {@code index}'s map under {@code setting}; the same as {@link OddsSolver#solve} finds. Cost: that of
-     * {@link IntervalIterationSolver}.
-     *
-     * @throws IllegalArgumentException when the map has no such aim
-     */
-    public static Worths solve(MapIndex index, Setting setting) {
-        Solved solved = Solved.of(index, setting);
-        List<Situation> situations = index.map().situations();
+    /** The worths of a solved map; the same as {@link OddsSolver#of} finds. */
+    public static Worths of(SolvedMap solved) {
+        List<Situation> situations = solved.map().situations();
         Map<Id, Double> at = new HashMap<>();
         for (int s = 0; s < situations.size(); s++) {
             at.put(situations.get(s).id(), solved.solution().value(s));

@@ -1,16 +1,17 @@
 package app.narrowgate.core.review;
 
+import app.narrowgate.core.advice.AdjointSensitivity;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Response;
 import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.map.Word;
-import app.narrowgate.core.odds.AdjointSensitivity;
 import app.narrowgate.core.odds.Odds;
 import app.narrowgate.core.odds.OddsSolver;
 import app.narrowgate.core.odds.ReactionOdds;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SituationOdds;
+import app.narrowgate.core.odds.SolvedMap;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -22,7 +23,7 @@ import java.util.OptionalDouble;
  * what the aim gives a guard.
  *
  * <p>A first-order upper estimate in the worth of the starts: {@code visits · inTime · works · (1 - λ) · share ·
- * (guard - stuffed)}. Cost: one solve and one adjoint solve for all questions together.
+ * (guard - stuffed)}. Cost: the odds and one adjoint solve for all questions together.
  */
 public final class AnswerWorth {
 
@@ -32,13 +33,13 @@ public final class AnswerWorth {
     private final Map<Id, Double> visits = new HashMap<>();
     private final Landings landings;
 
-    /** Solves the map once. */
-    public AnswerWorth(MapIndex index, Setting setting) {
-        this.index = index;
-        this.setting = setting;
-        this.odds = OddsSolver.solve(index, setting);
-        this.landings = new Landings(index, setting, odds);
-        AdjointSensitivity.of(index, setting).reactions().forEach(r -> visits.put(r.reaction(), r.visits()));
+    /** For questions about {@code solved}. */
+    public AnswerWorth(SolvedMap solved) {
+        this.index = solved.index();
+        this.setting = solved.setting();
+        this.odds = OddsSolver.of(solved);
+        this.landings = new Landings(solved);
+        AdjointSensitivity.of(solved).reactions().forEach(r -> visits.put(r.reaction(), r.visits()));
     }
 
     /** The estimate for a question about a situation, at least 0; empty where nothing is taught there. */

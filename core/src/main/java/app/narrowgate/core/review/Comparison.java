@@ -1,11 +1,10 @@
 package app.narrowgate.core.review;
 
 import app.narrowgate.core.map.Id;
-import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.odds.Odds;
 import app.narrowgate.core.odds.OddsSolver;
-import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SituationOdds;
+import app.narrowgate.core.odds.SolvedMap;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
@@ -49,14 +48,13 @@ public record Comparison(double startBefore, double startAfter, List<Change> sit
         }
     }
 
-    /** Compares {@code before} under its setting with {@code after} under its own. */
-    public static Comparison of(MapIndex before, Setting settingBefore, MapIndex after, Setting settingAfter) {
-        Odds one = OddsSolver.solve(before, settingBefore);
-        Odds other = OddsSolver.solve(after, settingAfter);
-        List<Change> changes = changes(one, other);
-        List<Finding> found = MapReview.of(before, settingBefore);
-        List<Finding> foundAfter = MapReview.of(after, settingAfter);
-        return new Comparison(one.start(), other.start(), changes, missing(found, foundAfter),
+    /** Compares two solved maps. Cost: a review of each. */
+    public static Comparison of(SolvedMap before, SolvedMap after) {
+        Odds one = OddsSolver.of(before);
+        Odds other = OddsSolver.of(after);
+        List<Finding> found = MapReview.of(before);
+        List<Finding> foundAfter = MapReview.of(after);
+        return new Comparison(one.start(), other.start(), changes(one, other), missing(found, foundAfter),
                 missing(foundAfter, found));
     }
 

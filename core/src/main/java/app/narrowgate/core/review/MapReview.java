@@ -1,5 +1,9 @@
 package app.narrowgate.core.review;
 
+import app.narrowgate.core.advice.AdjointSensitivity;
+import app.narrowgate.core.advice.Sensitivities;
+import app.narrowgate.core.gate.GateSweep;
+import app.narrowgate.core.gate.NarrowGates;
 import app.narrowgate.core.map.AgeGroup;
 import app.narrowgate.core.map.Family;
 import app.narrowgate.core.map.Id;
@@ -15,17 +19,14 @@ import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.map.Stage;
 import app.narrowgate.core.map.StanceRef;
 import app.narrowgate.core.map.Technique;
-import app.narrowgate.core.odds.AdjointSensitivity;
 import app.narrowgate.core.odds.Conditions;
-import app.narrowgate.core.odds.GateSweep;
-import app.narrowgate.core.odds.NarrowGates;
 import app.narrowgate.core.odds.Odds;
 import app.narrowgate.core.odds.OddsSolver;
 import app.narrowgate.core.odds.ReactionOdds;
 import app.narrowgate.core.odds.ResponseOdds;
-import app.narrowgate.core.odds.Sensitivities;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SituationOdds;
+import app.narrowgate.core.odds.SolvedMap;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -37,19 +38,19 @@ import java.util.OptionalDouble;
 import java.util.Set;
 
 /**
- * Looks for every kind of {@link Finding} in a map under one setting.
+ * Looks for every kind of {@link Finding} in a solved map.
  *
  * <p>Gains are the first-order change of the starts' worth if the place were worth what the aim gives a guard; they are
  * upper estimates, not promises. A family without an early answer counts those who start a round in it. A mixed message
  * gains what the better of its principle's stances would bring if the house took it, which is solved for. What is at stake
- * is solved for without the reaction. Cost: two solves, one a stance that clashes and one a reaction, fewer on very large
- * maps as {@link GateSweep} says.
+ * is solved for without the reaction. Cost: one solve a stance that clashes, and a sweep of the gates.
  */
 public final class MapReview {
 
     /** Half a start in a hundred. */
     private static final double WORTH_SAYING = 5e-3;
 
+    private final SolvedMap solved;
     private final MapIndex index;
     private final Setting setting;
     private final Odds odds;
@@ -61,36 +62,42 @@ public final class MapReview {
     private final Landings landings;
     private final List<Finding> findings = new ArrayList<>();
 
-    private MapReview(MapIndex index, Setting setting) {
-        this.index = index;
-        this.setting = setting;
-        this.odds = OddsSolver.solve(index, setting);
-        this.conditions = Conditions.of(index, setting);
-        this.landings = new Landings(index, setting, odds);
-        Sensitivities slopes = AdjointSensitivity.of(index, setting);
+    private MapReview(SolvedMap solved) {
+        this.solved = solved;
+        this.index = solved.index();
+        this.setting = solved.setting();
+        this.odds = OddsSolver.of(solved);
+        this.conditions = solved.conditions();
+        this.landings = new Landings(solved);
+        Sensitivities slopes = AdjointSensitivity.of(solved);
         this.visits = slopes.visits();
         slopes.reactions().forEach(r -> tried.put(r.reaction(), r.visits()));
     }
 
     /** Every finding, those that cost most first, then in the map's order. */
-    public static List<Finding> of(MapIndex index, Setting setting) {
-        MapReview review = new MapReview(index, setting);
-        review.look();
+    public static List<Finding> of(SolvedMap solved) {
+        return of(solved, GateSweep.sweep(solved));
+    }
+
+    /** The same for whoever has swept the gates of {@code solved} already; all but a solve for each stance that clashes. */
+    public static List<Finding> of(SolvedMap solved, NarrowGates gates) {
+        MapReview review = new MapReview(solved);
+        review.look(gates);
         review.findings.sort(Finding.BY_COST);
         return List.copyOf(review.findings);
     }
 
     /** Only the responses that nobody has answered, the costliest first; much quicker than the whole review. */
-    public static List<Finding> unanswered(MapIndex index, Setting setting) {
-        MapReview review = new MapReview(index, setting);
+    public static List<Finding> unanswered(SolvedMap solved) {
+        MapReview review = new MapReview(solved);
+        MapIndex index = solved.index();
         index.map().reactions().forEach(reaction ->
                 review.unanswered(index.situation(reaction.from()).orElseThrow(), reaction));
         review.findings.sort(Finding.BY_COST);
         return List.copyOf(review.findings);
     }
 
-    private void look() {
-        NarrowGates gates = GateSweep.sweep(index, setting);
+    private void look(NarrowGates gates) {
         gates.gates().forEach(gate -> lostWithout.put(gate.reaction(), gate.lost()));
         index.map().situations().forEach(this::situation);
         index.map().reactions().forEach(this::reaction);
@@ -165,7 +172,7 @@ public final class MapReview {
                 .filter(p -> p.id().equals(id)).flatMap(p -> p.stances().stream()).mapToDouble(stance -> {
                     Map<Id, Id> taken = new HashMap<>(setting.stances());
                     taken.put(id, stance.id());
-                    return OddsSolver.solve(index, setting.withStances(taken)).start() - odds.start();
+                    return solved.under(setting.withStances(taken)).startWorth() - odds.start();
                 }).reduce(0, Math::max)));
     }
 

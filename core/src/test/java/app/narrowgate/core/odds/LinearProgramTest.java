@@ -3,8 +3,12 @@ package app.narrowgate.core.odds;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.narrowgate.core.fixture.RandomMaps;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.solve.Game;
+import app.narrowgate.core.solve.IntervalIterationSolver;
+import app.narrowgate.core.solve.Solution;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -47,6 +51,10 @@ class LinearProgramTest {
             for (int o = game.optionStart[s]; o < game.optionStart[s + 1]; o++) {
                 double[] row = new double[game.situations];
                 double constant = 0;
+                if (leaving(game, s, o) < 1e-9) {
+                    // “At least itself”, up to rounding, which the program would take for a contradiction.
+                    continue;
+                }
                 row[s] += 1;
                 constant += subtract(game, row, value.length, game.stuffed[o], game.stuffedShare[o]);
                 constant += subtract(game, row, value.length, game.becomes[s], game.lateShare[o]);
@@ -63,6 +71,15 @@ class LinearProgramTest {
         }
         Optimisation.Result result = model.minimise();
         return IntStream.range(0, game.situations).mapToDouble(s -> result.doubleValue(s)).toArray();
+    }
+
+    private static double leaving(Game game, int s, int o) {
+        double leaving = game.stuffed[o] == s ? 0 : game.stuffedShare[o];
+        leaving += game.becomes[s] == s ? 0 : game.lateShare[o];
+        for (int i = game.responseStart[o]; i < game.responseStart[o + 1]; i++) {
+            leaving += game.landing[i] == s ? 0 : game.going[o] * game.chance[i];
+        }
+        return leaving;
     }
 
     private static double subtract(Game game, double[] row, int situations, int place, double share) {

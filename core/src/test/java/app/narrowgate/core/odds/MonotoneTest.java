@@ -2,6 +2,7 @@ package app.narrowgate.core.odds;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.narrowgate.core.fixture.RandomMaps;
 import app.narrowgate.core.map.Aim;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
@@ -48,7 +49,8 @@ class MonotoneTest {
         for (Reaction r : map.reactions()) {
             SituationOdds at = before.at(r.from());
             ReactionOdds odds = at.reactions().stream().filter(o -> o.reaction().equals(r.id())).findFirst().orElseThrow();
-            if (r.works().chance() > 0.9 || odds.underWay() <= at.worth() || r.responses().isEmpty()) {
+            double stuffed = SolvedMap.of(MapIndex.of(map), setting).worth(r.whenStuffed());
+            if (r.works().chance() > 0.9 || odds.underWay() <= Math.max(at.worth(), stuffed) || r.responses().isEmpty()) {
                 continue;
             }
             EscapeMap better = map.with(new Reaction(r.id(), r.from(), r.technique(), r.needs(), r.seconds(),

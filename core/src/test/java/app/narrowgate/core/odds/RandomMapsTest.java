@@ -3,9 +3,14 @@ package app.narrowgate.core.odds;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.narrowgate.core.fixture.RandomMaps;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.solve.Game;
+import app.narrowgate.core.solve.IntervalIterationSolver;
+import app.narrowgate.core.solve.Solution;
+import app.narrowgate.core.solve.StrategyEnumeration;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -78,7 +83,7 @@ class RandomMapsTest {
         MapIndex index = index(seed);
         Setting setting = setting(seed);
         Odds odds = OddsSolver.solve(index, setting);
-        Worths worths = Worths.solve(index, setting);
+        Worths worths = Worths.of(SolvedMap.of(index, setting));
         assertThat(worths.start()).isEqualTo(odds.start());
         assertThat(worths.at()).hasSameSizeAs(odds.situations());
         odds.situations().forEach((id, at) -> assertThat(worths.at().get(id)).as("%s", id).isEqualTo(at.worth()));

@@ -4,8 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.narrowgate.core.fixture.MapFixture;
+import app.narrowgate.core.fixture.RandomMaps;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.solve.Game;
+import app.narrowgate.core.solve.IntervalIterationSolver;
+import app.narrowgate.core.solve.Solution;
+import app.narrowgate.core.solve.StrategyEnumeration;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

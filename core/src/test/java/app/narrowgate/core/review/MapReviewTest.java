@@ -25,6 +25,7 @@ import app.narrowgate.core.map.StanceRef;
 import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.odds.OddsSolver;
 import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.core.odds.ThinkingTime;
 import java.util.List;
 import java.util.Map;
@@ -39,14 +40,14 @@ class MapReviewTest {
     private static final Id HAND = Id.of("hand");
 
     private static List<Finding> of(Finding.Kind kind, EscapeMap map, Setting setting) {
-        return MapReview.of(MapIndex.of(map), setting).stream().filter(f -> f.kind() == kind).toList();
+        return MapReview.of(SolvedMap.of(MapIndex.of(map), setting)).stream().filter(f -> f.kind() == kind).toList();
     }
 
     @Test
     void theUnansweredAloneAreTheSameAsInTheWholeReview() {
         EscapeMap map = new MapFixture().situation("a").reaction("a", 0.5, "win", "", "tap").situation("b")
                 .reaction("b", 0.4, "", "a").map();
-        assertThat(MapReview.unanswered(MapIndex.of(map), EVEN)).hasSize(2)
+        assertThat(MapReview.unanswered(SolvedMap.of(MapIndex.of(map), EVEN))).hasSize(2)
                 .isEqualTo(of(Finding.Kind.UNANSWERED_RESPONSE, map, EVEN));
     }
 
@@ -129,7 +130,7 @@ class MapReviewTest {
         EscapeMap map = new MapFixture().situation("a").situation("b").situation("c", 5, "tap")
                 .reaction("a", 0.9, "win").reaction("b", 0.3, "win").reaction("c", 0.5, 1, Map.of(), "win", "", "tap")
                 .reaction("c", 0.1, "tap").map();
-        List<Finding> all = MapReview.of(MapIndex.of(map), EVEN);
+        List<Finding> all = MapReview.of(SolvedMap.of(MapIndex.of(map), EVEN));
         assertThat(all).isSortedAccordingTo(Finding.BY_COST);
         assertThat(all).extracting(Finding::kind)
                 .startsWith(Finding.Kind.NO_EARLY_ANSWER, Finding.Kind.UNANSWERED_RESPONSE);
@@ -283,7 +284,8 @@ class MapReviewTest {
         EscapeMap after = before.with(before.reactions().get(0).withoutResponse(Id.of("r1-2")))
                 .with(before.reactions().get(1).withResponse(
                         new Response(Id.of("r2-2"), "They answer", Likelihood.of(2), Optional.of(Id.of("tap")))));
-        Comparison comparison = Comparison.of(MapIndex.of(before), EVEN, MapIndex.of(after), EVEN);
+        Comparison comparison = Comparison.of(SolvedMap.of(MapIndex.of(before), EVEN),
+                SolvedMap.of(MapIndex.of(after), EVEN));
         assertThat(comparison.situations()).extracting(c -> c.situation().value()).containsExactly("a", "b");
         assertThat(comparison.situations().get(0).difference()).isCloseTo(0.5, within(1e-6));
         assertThat(comparison.startAfter()).isGreaterThan(comparison.startBefore());

@@ -23,6 +23,7 @@ import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.map.Word;
 import app.narrowgate.core.odds.OddsSolver;
 import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.odds.SolvedMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -37,14 +38,14 @@ class MendsTest {
     private static final Setting EVEN = Setting.of(Id.of("even"));
 
     private static Finding only(Finding.Kind kind, EscapeMap map, Setting setting) {
-        List<Finding> found = MapReview.of(MapIndex.of(map), setting).stream().filter(f -> f.kind() == kind).toList();
+        List<Finding> found = MapReview.of(SolvedMap.of(MapIndex.of(map), setting)).stream().filter(f -> f.kind() == kind).toList();
         assertThat(found).hasSize(1);
         return found.get(0);
     }
 
     private static void assertMended(EscapeMap map, Finding finding, String mend, Setting setting) {
         EscapeMap mended = Mends.apply(MapIndex.of(map), finding, mend);
-        assertThat(MapReview.of(MapIndex.of(mended), setting)).extracting(Finding::kind).doesNotContain(finding.kind());
+        assertThat(MapReview.of(SolvedMap.of(MapIndex.of(mended), setting))).extracting(Finding::kind).doesNotContain(finding.kind());
     }
 
     private static EscapeMap contradicting() {
@@ -74,7 +75,7 @@ class MendsTest {
         Finding finding = only(Finding.Kind.MIXED_MESSAGE, map, EVEN);
         EscapeMap mended = Mends.apply(MapIndex.of(map), finding, mend);
         Setting house = new Setting(EVEN.aim(), 0, 0, EVEN.thinking(), Matchup.EVEN, mended.houseStances(), Set.of());
-        assertThat(MapReview.of(MapIndex.of(mended), house)).extracting(Finding::kind)
+        assertThat(MapReview.of(SolvedMap.of(MapIndex.of(mended), house))).extracting(Finding::kind)
                 .doesNotContain(Finding.Kind.MIXED_MESSAGE);
     }
 
@@ -135,11 +136,11 @@ class MendsTest {
                 .reaction("pin", 0.5, "win*6", "tap*3").map();
         // Only the pin is started from, so that its worth is the worth of the starts.
         map = map.with(map.situations().get(0).withEntry(0));
-        double estimate = new AnswerWorth(MapIndex.of(map), EVEN).of(Id.of("pin")).orElseThrow();
+        double estimate = new AnswerWorth(SolvedMap.of(MapIndex.of(map), EVEN)).of(Id.of("pin")).orElseThrow();
         double open = start(asked(map, Optional.empty()));
         double answered = start(asked(map, Optional.of(Id.of("guard"))));
         assertThat(estimate).isPositive().isCloseTo(answered - open, within(0.1));
-        assertThat(new AnswerWorth(MapIndex.of(map), EVEN).of(Id.of("nowhere"))).isEmpty();
+        assertThat(new AnswerWorth(SolvedMap.of(MapIndex.of(map), EVEN)).of(Id.of("nowhere"))).isEmpty();
     }
 
     private static double start(EscapeMap map) {

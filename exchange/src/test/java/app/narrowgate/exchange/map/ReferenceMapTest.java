@@ -2,10 +2,11 @@ package app.narrowgate.exchange.map;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.advice.LateCurve;
 import app.narrowgate.core.finish.Denials;
 import app.narrowgate.core.held.LikelySituations;
 import app.narrowgate.core.held.Marks;
+import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Family;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Lean;
@@ -13,29 +14,29 @@ import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.Outcome;
 import app.narrowgate.core.map.Reaction;
+import app.narrowgate.core.map.Segment;
 import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.map.Stage;
 import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.odds.Closing;
-import app.narrowgate.core.odds.LateCurve;
 import app.narrowgate.core.odds.Odds;
 import app.narrowgate.core.odds.OddsSolver;
 import app.narrowgate.core.odds.ReactionOdds;
 import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.core.review.Finding;
 import app.narrowgate.core.review.MapReview;
-import app.narrowgate.core.map.Segment;
-import app.narrowgate.core.odds.Passing;
+import app.narrowgate.core.round.Passing;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
-import java.util.Map;
-import java.util.stream.Collectors;
-import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -78,7 +79,7 @@ class ReferenceMapTest {
 
     @Test
     void startingLaterNeverHelps() {
-        LateCurve.of(INDEX, SETTING).situations().forEach((situation, worth) -> {
+        LateCurve.of(SolvedMap.of(INDEX, SETTING)).situations().forEach((situation, worth) -> {
             for (int i = 1; i < worth.size(); i++) {
                 assertThat(worth.get(i)).as("%s at step %d", situation, i).isLessThanOrEqualTo(worth.get(i - 1) + 1e-6);
             }
@@ -137,7 +138,7 @@ class ReferenceMapTest {
     @ParameterizedTest
     @EnumSource(value = Finding.Kind.class, names = {"DEAD_END", "NO_RESPONSE", "UNREACHABLE", "ENDLESS_LOOP"})
     void theMapHasNoRoughHoles(Finding.Kind kind) {
-        assertThat(MapReview.of(INDEX, SETTING)).filteredOn(f -> f.kind() == kind).isEmpty();
+        assertThat(MapReview.of(SolvedMap.of(INDEX, SETTING))).filteredOn(f -> f.kind() == kind).isEmpty();
     }
 
     @Test
@@ -221,7 +222,7 @@ class ReferenceMapTest {
     @ParameterizedTest
     @EnumSource(Stage.class)
     void whatIsHeldLeadsBackToTheSituation(Stage stage) {
-        Map<Id, Double> often = Passing.of(INDEX, SETTING);
+        Map<Id, Double> often = Passing.of(SolvedMap.of(INDEX, SETTING));
         for (Situation situation : INDEX.map().situations()) {
             if (situation.stage() == stage && !situation.held().isEmpty()) {
                 Map<Segment, Boolean> marks = new EnumMap<>(Segment.class);

@@ -1,12 +1,12 @@
 package app.narrowgate.server.odds;
 
+import app.narrowgate.core.gate.CutSearch;
+import app.narrowgate.core.gate.GateSweep;
 import app.narrowgate.core.map.Id;
-import app.narrowgate.core.odds.CutSearch;
-import app.narrowgate.core.odds.GateSweep;
-import app.narrowgate.core.odds.Progress;
-import app.narrowgate.core.odds.RoundSimulation;
 import app.narrowgate.core.odds.Setting;
-import app.narrowgate.core.odds.StoppedException;
+import app.narrowgate.core.progress.Progress;
+import app.narrowgate.core.progress.StoppedException;
+import app.narrowgate.core.round.RoundSimulation;
 import app.narrowgate.server.account.SignedIn;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
