@@ -38,11 +38,11 @@ public record Range(double low, double high, String unit) {
     /**
      * Returns {@code value} when it lies inside.
      *
-     * @throws IllegalArgumentException naming the value and the rule otherwise
+     * @throws RefusedException naming the value and the rule otherwise
      */
     public double require(String name, double value) {
         problem(name, value).ifPresent(sentence -> {
-            throw new IllegalArgumentException(sentence);
+            throw new RefusedException(sentence);
         });
         return value;
     }

@@ -41,11 +41,11 @@ public record Text(int least, int most) {
     /**
      * Returns {@code value} unchanged when it is fit.
      *
-     * @throws IllegalArgumentException naming what is wrong otherwise
+     * @throws RefusedException naming what is wrong otherwise
      */
     public String require(String name, String value) {
         problem(name, value).ifPresent(sentence -> {
-            throw new IllegalArgumentException(sentence);
+            throw new RefusedException(sentence);
         });
         return value;
     }

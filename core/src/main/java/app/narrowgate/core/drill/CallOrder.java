@@ -1,5 +1,6 @@
 package app.narrowgate.core.drill;
 
+import app.narrowgate.core.check.RefusedException;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -34,14 +35,14 @@ public final class CallOrder {
     /**
      * The order, as numbers {@code 0 .. calls-1}, of length {@code calls · repetitions}.
      *
-     * @throws IllegalArgumentException when there are no calls or repetitions, or too many
+     * @throws RefusedException when there are no calls or repetitions, or too many
      */
     public static List<Integer> of(int calls, int repetitions, long seed) {
         if (!(calls >= 1 && calls <= MOST_CALLS)) {
-            throw new IllegalArgumentException("%d calls; between 1 and %d can be called.".formatted(calls, MOST_CALLS));
+            throw new RefusedException("%d calls; between 1 and %d can be called.".formatted(calls, MOST_CALLS));
         }
         if (!(repetitions >= 1 && repetitions <= MOST_REPETITIONS)) {
-            throw new IllegalArgumentException(
+            throw new RefusedException(
                     "%d repetitions; between 1 and %d are possible.".formatted(repetitions, MOST_REPETITIONS));
         }
         Random random = new Random(seed);

@@ -1,5 +1,6 @@
 package app.narrowgate.core.drill;
 
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Reaction;
@@ -32,19 +33,19 @@ public final class DrillSheetMaker {
      * The sheet for {@code request}.
      *
      * @param odds the solved odds of {@code index}'s map
-     * @throws IllegalArgumentException when the situation has no answered response to drill, or the time does not
+     * @throws RefusedException when the situation has no answered response to drill, or the time does not
      *     allow one repetition of each link
      */
     public static DrillSheet make(MapIndex index, Odds odds, DrillRequest request) {
         List<DrillLink> links = links(index, odds, request);
         if (links.isEmpty()) {
-            throw new IllegalArgumentException(
+            throw new RefusedException(
                     "Nothing can be drilled from here yet: no reaction has an answered response. Add one on the map.");
         }
         double once = links.stream().mapToDouble(DrillLink::seconds).sum();
         int repetitions = (int) Math.min(CallOrder.MOST_REPETITIONS, request.minutes() * 60 / (BLOCKS * once));
         if (repetitions < 1) {
-            throw new IllegalArgumentException(
+            throw new RefusedException(
                     "%d links on both sides in both roles take %.1f minutes; take more time or fewer links."
                             .formatted(links.size(), BLOCKS * once / 60));
         }

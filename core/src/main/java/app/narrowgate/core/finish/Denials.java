@@ -1,5 +1,6 @@
 package app.narrowgate.core.finish;
 
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
@@ -52,11 +53,11 @@ public record Denials(Hold hold, List<Denial> denials, Map<Stage, Map<Id, List<I
      * Fussell and Vesely 1972, as told in the Fault Tree Handbook, NUREG-0492, from memory) with the two gates swapped,
      * because here the tree says what must hold. Cost grows with the square of the tree's {@link Requirement#ways()}.
      *
-     * @throws IllegalArgumentException when there are more than {@value Requirement#MOST_WAYS} ways
+     * @throws RefusedException when there are more than {@value Requirement#MOST_WAYS} ways
      */
     public static Denials of(MapIndex index, Hold hold) {
         if (hold.requirement().ways() > Requirement.MOST_WAYS) {
-            throw new IllegalArgumentException("There are more than %d ways to deny “%s”; nest fewer “any of”."
+            throw new RefusedException("There are more than %d ways to deny “%s”; nest fewer “any of”."
                     .formatted(Requirement.MOST_WAYS, hold.title()));
         }
         Map<Id, Need> needs = new LinkedHashMap<>();

@@ -54,7 +54,7 @@ public final class CutSearch {
     /**
      * The smallest set for {@code threshold} in [0,1].
      *
-     * @throws IllegalArgumentException when the threshold lies outside
+     * @throws app.narrowgate.core.check.RefusedException when the threshold lies outside
      * @throws StoppedException when {@code progress} asks to stop
      */
     public static SmallestCut search(SolvedMap whole, double threshold, Progress progress) {

@@ -1,5 +1,6 @@
 package app.narrowgate.core.held;
 
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Fact;
 import app.narrowgate.core.map.Id;
@@ -49,12 +50,12 @@ public record LikelySituations(List<Likely> likely, Optional<Question> next) {
      *
      * @param often weight of each situation before anything is said, such as how often rounds pass through it; missing or
      *     0 counts as the least there is, so that nothing is ruled out
-     * @throws IllegalArgumentException when a marked fact is not on the map
+     * @throws RefusedException when a marked fact is not on the map
      */
     public static LikelySituations of(EscapeMap map, Marks marks, Map<Id, Double> often) {
         for (Id fact : marks.facts().keySet()) {
             if (map.facts().stream().noneMatch(f -> f.id().equals(fact))) {
-                throw new IllegalArgumentException("No fact is called “%s”.".formatted(fact));
+                throw new RefusedException("No fact is called “%s”.".formatted(fact));
             }
         }
         List<Situation> places = map.situations().stream().filter(s -> !s.held().isEmpty()).toList();

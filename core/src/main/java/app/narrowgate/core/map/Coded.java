@@ -1,5 +1,6 @@
 package app.narrowgate.core.map;
 
+import app.narrowgate.core.check.RefusedException;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -23,10 +24,10 @@ public interface Coded {
     /**
      * The constant of {@code type} written as {@code code}.
      *
-     * @throws IllegalArgumentException naming {@code name}, the code and those there are
+     * @throws RefusedException naming {@code name}, the code and those there are
      */
     static <E extends Enum<E> & Coded> E require(Class<E> type, String name, String code) {
-        return of(type, code).orElseThrow(() -> new IllegalArgumentException(
+        return of(type, code).orElseThrow(() -> new RefusedException(
                 "%s is “%s”; it must be one of %s.".formatted(name, code, codes(type))));
     }
 

@@ -1,5 +1,6 @@
 package app.narrowgate.core.map;
 
+import app.narrowgate.core.check.RefusedException;
 import java.util.Optional;
 import java.util.regex.Pattern;
 
@@ -15,7 +16,7 @@ public record Id(String value) implements Comparable<Id> {
 
     public Id {
         problem(value).ifPresent(sentence -> {
-            throw new IllegalArgumentException(sentence);
+            throw new RefusedException(sentence);
         });
     }
 

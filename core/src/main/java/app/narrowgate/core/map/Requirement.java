@@ -1,6 +1,7 @@
 package app.narrowgate.core.map;
 
 import app.narrowgate.core.check.Range;
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.check.Text;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -95,7 +96,7 @@ public sealed interface Requirement {
 
     private static List<Requirement> requireSome(List<Requirement> parts) {
         if (parts.isEmpty()) {
-            throw new IllegalArgumentException("“All of” and “any of” need at least one part.");
+            throw new RefusedException("“All of” and “any of” need at least one part.");
         }
         return List.copyOf(parts);
     }

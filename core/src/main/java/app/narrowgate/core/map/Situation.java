@@ -1,6 +1,7 @@
 package app.narrowgate.core.map;
 
 import app.narrowgate.core.check.Range;
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.check.Text;
 import java.util.Collections;
 import java.util.EnumMap;
@@ -32,7 +33,7 @@ public record Situation(Id id, String title, Id family, Stage stage, Map<Segment
         held = Collections.unmodifiableMap(ordered);
         facts = Collections.unmodifiableMap(new LinkedHashMap<>(facts));
         if (rest.isPresent() && rest.get() == PlaceKind.TAP) {
-            throw new IllegalArgumentException("A tap ends the round; nobody rests there. Make it an outcome.");
+            throw new RefusedException("A tap ends the round; nobody rests there. Make it an outcome.");
         }
     }
 

@@ -1,5 +1,6 @@
 package app.narrowgate.core.map;
 
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.check.Text;
 import java.util.List;
 import java.util.Optional;
@@ -36,7 +37,7 @@ public record Technique(Id id, String title, List<Id> movements, List<String> ch
         avoidWith = Set.copyOf(avoidWith);
         leansOn = Set.copyOf(leansOn);
         if (checkpoints.size() > MOST_CHECKPOINTS) {
-            throw new IllegalArgumentException("%d checkpoints; at most %d can be kept in mind."
+            throw new RefusedException("%d checkpoints; at most %d can be kept in mind."
                     .formatted(checkpoints.size(), MOST_CHECKPOINTS));
         }
         checkpoints.forEach(line -> Text.WORDS.require("A checkpoint", line));

@@ -1,5 +1,6 @@
 package app.narrowgate.core.odds;
 
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Reaction;
 import java.util.List;
@@ -13,14 +14,14 @@ public final class Explainer {
     /**
      * The breakdown of one usable reaction on a solved map.
      *
-     * @throws IllegalArgumentException when the map has no such reaction, or the setting closes it
+     * @throws RefusedException when the map has no such reaction, or the setting closes it
      * @throws NotConvergedException when the bounds did not meet
      */
     public static WorthBreakdown explain(SolvedMap solved, Id reactionId) {
         solved.converged();
         Reaction reaction = solved.index().reaction(reactionId).orElseThrow(
-                () -> new IllegalArgumentException("No reaction is called “%s”.".formatted(reactionId)));
-        int o = solved.option(reaction).orElseThrow(() -> new IllegalArgumentException(
+                () -> new RefusedException("No reaction is called “%s”.".formatted(reactionId)));
+        int o = solved.option(reaction).orElseThrow(() -> new RefusedException(
                 "“%s” is closed under this setting, so there is nothing to explain."
                         .formatted(solved.index().reactionTitle(reaction))));
         List<WorthBreakdown.Part> parts = solved.branches(reaction).stream()

@@ -1,5 +1,6 @@
 package app.narrowgate.core.odds;
 
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.Aim;
 import app.narrowgate.core.map.Clock;
 import app.narrowgate.core.map.EscapeMap;
@@ -57,7 +58,7 @@ final class GameCompiler {
     /**
      * The game of {@code index}'s map under {@code conditions}.
      *
-     * @throws IllegalArgumentException when the map has no such aim
+     * @throws RefusedException when the map has no such aim
      */
     static Game compile(MapIndex index, Conditions conditions) {
         return new GameCompiler(index, conditions).compile();
@@ -130,7 +131,7 @@ final class GameCompiler {
 
     private Game compile() {
         EscapeMap map = index.map();
-        Aim aim = index.aim(setting.aim()).orElseThrow(() -> new IllegalArgumentException(
+        Aim aim = index.aim(setting.aim()).orElseThrow(() -> new RefusedException(
                 "No aim is called “%s”; the map has %s.".formatted(setting.aim(),
                         map.aims().stream().map(a -> a.id().value()).toList())));
         int situations = map.situations().size();

@@ -1,5 +1,7 @@
 package app.narrowgate.core.odds;
 
+import app.narrowgate.core.check.RefusedException;
+
 /**
  * The chance that something taking {@code t} seconds is done before the clock moves on.
  *
@@ -20,14 +22,14 @@ public final class InTime {
      *
      * @param seconds time needed, at least 0; infinity gives 0
      * @param mean the clock's mean in seconds, above 0
-     * @throws IllegalArgumentException for NaN or values outside
+     * @throws RefusedException for NaN or values outside
      */
     public static double chance(double seconds, double mean) {
         if (!(seconds >= 0)) {
-            throw new IllegalArgumentException("The time needed is %s; it must be 0 seconds or more.".formatted(seconds));
+            throw new RefusedException("The time needed is %s; it must be 0 seconds or more.".formatted(seconds));
         }
         if (!(mean > 0)) {
-            throw new IllegalArgumentException("The clock's mean is %s; it must be above 0 seconds.".formatted(mean));
+            throw new RefusedException("The clock's mean is %s; it must be above 0 seconds.".formatted(mean));
         }
         if (Double.isInfinite(mean)) {
             return 1;
@@ -38,7 +40,7 @@ public final class InTime {
     /**
      * The mean of the earlier of {@code seconds} and the clock, {@code ∫₀ᵗ P(T > x) dx}, in closed form.
      *
-     * @throws IllegalArgumentException for NaN or values outside
+     * @throws RefusedException for NaN or values outside
      */
     public static double meanOfEarlier(double seconds, double mean) {
         if (Double.isInfinite(mean)) {

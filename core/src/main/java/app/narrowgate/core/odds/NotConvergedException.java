@@ -1,7 +1,9 @@
 package app.narrowgate.core.odds;
 
+import app.narrowgate.core.check.RefusedException;
+
 /** Under this setting the odds cannot be told to within a millionth, so nothing may be concluded from them. */
-public final class NotConvergedException extends IllegalArgumentException {
+public final class NotConvergedException extends RefusedException {
 
     private static final long serialVersionUID = 1;
 

@@ -1,5 +1,6 @@
 package app.narrowgate.core.odds;
 
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.Id;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -21,12 +22,12 @@ public record Odds(Setting setting, Map<Id, SituationOdds> situations, double st
     /**
      * The odds of one situation.
      *
-     * @throws IllegalArgumentException when the map has no such situation
+     * @throws RefusedException when the map has no such situation
      */
     public SituationOdds at(Id situation) {
         SituationOdds odds = situations.get(situation);
         if (odds == null) {
-            throw new IllegalArgumentException("No situation is called “%s”.".formatted(situation));
+            throw new RefusedException("No situation is called “%s”.".formatted(situation));
         }
         return odds;
     }

@@ -65,7 +65,7 @@ public final class OddsSolver {
     /**
      * The odds of {@code index}'s map under {@code setting}.
      *
-     * @throws IllegalArgumentException when the map has no such aim
+     * @throws app.narrowgate.core.check.RefusedException when the map has no such aim
      */
     public static Odds solve(MapIndex index, Setting setting) {
         return of(SolvedMap.of(index, setting));

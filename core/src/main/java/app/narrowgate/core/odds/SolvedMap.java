@@ -1,5 +1,6 @@
 package app.narrowgate.core.odds;
 
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.Aim;
 import app.narrowgate.core.map.Clock;
 import app.narrowgate.core.map.EscapeMap;
@@ -56,7 +57,7 @@ public final class SolvedMap {
      * {@code index}'s map under {@code setting}, by the figures written on it. Precondition: the map has no
      * {@link app.narrowgate.core.map.MapRules} problems. Cost: that of {@link IntervalIterationSolver}.
      *
-     * @throws IllegalArgumentException when the map has no such aim
+     * @throws RefusedException when the map has no such aim
      */
     public static SolvedMap of(MapIndex index, Setting setting) {
         return of(index, setting, Rates.WRITTEN);
@@ -178,7 +179,7 @@ public final class SolvedMap {
     /**
      * Where a round begins, index place: at the starts, or surely in one situation.
      *
-     * @throws IllegalArgumentException when there is no such situation
+     * @throws RefusedException when there is no such situation
      */
     public double[] startsAt(Optional<Id> from) {
         if (from.isEmpty()) {
@@ -207,12 +208,12 @@ public final class SolvedMap {
     /**
      * The number of a place.
      *
-     * @throws IllegalArgumentException when there is none of that id
+     * @throws RefusedException when there is none of that id
      */
     public int place(Id id) {
         Integer place = places.get(id);
         if (place == null) {
-            throw new IllegalArgumentException("No place is called “%s”.".formatted(id));
+            throw new RefusedException("No place is called “%s”.".formatted(id));
         }
         return place;
     }
@@ -220,7 +221,7 @@ public final class SolvedMap {
     private int situation(Id id) {
         Integer place = places.get(id);
         if (place == null || place >= game.situations) {
-            throw new IllegalArgumentException("No situation is called “%s”.".formatted(id));
+            throw new RefusedException("No situation is called “%s”.".formatted(id));
         }
         return place;
     }
@@ -270,7 +271,7 @@ public final class SolvedMap {
      * round ends, or one is held with nothing to do. This is the one place that says so: flows, stories, breakdowns and
      * whatever else follows a round read it.
      *
-     * @throws IllegalArgumentException when there is no such situation
+     * @throws RefusedException when there is no such situation
      */
     public List<Branch> branches(Id situation) {
         int s = situation(situation);

@@ -31,7 +31,7 @@ public record ThinkingTime(double base, double perBit) {
     /** Seconds to choose among {@code answers} ≥ 0 answers. */
     public double seconds(int answers) {
         if (answers < 0) {
-            throw new IllegalArgumentException("Impossible state: " + answers + " answers");
+            throw new IllegalStateException("Impossible state: " + answers + " answers");
         }
         return base + perBit * (Math.log(answers + 1.0) / Math.log(2));
     }

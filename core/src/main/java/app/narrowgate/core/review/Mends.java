@@ -1,5 +1,6 @@
 package app.narrowgate.core.review;
 
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Injury;
@@ -113,11 +114,11 @@ public final class Mends {
      * The map after a mend.
      *
      * @param mend the id of one of {@link #of}'s mends
-     * @throws IllegalArgumentException when the finding has no such mend; the map may have changed meanwhile
+     * @throws RefusedException when the finding has no such mend; the map may have changed meanwhile
      */
     public static EscapeMap apply(MapIndex index, Finding finding, String mend) {
         if (of(index, finding).stream().noneMatch(m -> m.id().equals(mend))) {
-            throw new IllegalArgumentException(
+            throw new RefusedException(
                     "This finding cannot be mended by “%s” as the map is now; look at it again.".formatted(mend));
         }
         EscapeMap map = index.map();

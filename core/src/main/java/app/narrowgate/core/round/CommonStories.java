@@ -1,5 +1,6 @@
 package app.narrowgate.core.round;
 
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.LinkRef;
 import app.narrowgate.core.map.Reaction;
@@ -59,11 +60,11 @@ public final class CommonStories {
      * Fewer come back where fewer were found before the search was given up.
      *
      * @param most 1 to 20
-     * @throws IllegalArgumentException for an unknown situation or a count outside
+     * @throws RefusedException for an unknown situation or a count outside
      */
     public static List<Story> of(SolvedMap solved, Optional<Id> from, int most) {
         if (!(most >= 1 && most <= MOST_STORIES)) {
-            throw new IllegalArgumentException(
+            throw new RefusedException(
                     "%d stories; between 1 and %d can be told.".formatted(most, MOST_STORIES));
         }
         RoundChain chain = solved.converged().chain();

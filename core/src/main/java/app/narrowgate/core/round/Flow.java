@@ -1,5 +1,6 @@
 package app.narrowgate.core.round;
 
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.odds.Branch;
 import app.narrowgate.core.odds.SolvedMap;
@@ -44,7 +45,7 @@ public record Flow(List<Map<Id, Double>> exchanges, List<Link> links) {
      */
     public static Flow of(SolvedMap solved, java.util.Optional<Id> from, int exchanges) {
         if (!(exchanges >= 1 && exchanges <= MOST_EXCHANGES)) {
-            throw new IllegalArgumentException(
+            throw new RefusedException(
                     "%d exchanges; between 1 and %d can be followed.".formatted(exchanges, MOST_EXCHANGES));
         }
         RoundChain chain = solved.converged().chain();

@@ -1,5 +1,6 @@
 package app.narrowgate.core.round;
 
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.odds.Branch;
@@ -66,13 +67,13 @@ public record RoundSimulation(int rounds, double worth, double error, Map<Id, Do
      * Rolls {@code rounds} rounds on {@code solved} from the starts, or from one situation.
      *
      * @param stories how many rounds to tell in full
-     * @throws IllegalArgumentException for counts outside, an unknown situation, or a map in which nobody starts
+     * @throws RefusedException for counts outside, an unknown situation, or a map in which nobody starts
      * @throws StoppedException when {@code progress} asks to stop
      */
     public static RoundSimulation run(SolvedMap solved, Optional<Id> from, int rounds, int stories,
             long seed, Progress progress) {
         if (!(rounds >= 1 && rounds <= MOST_ROUNDS)) {
-            throw new IllegalArgumentException(
+            throw new RefusedException(
                     "%d rounds; between 1 and %d can be rolled.".formatted(rounds, MOST_ROUNDS));
         }
         return new Roller(solved.converged(), from, seed).run(rounds, stories, progress);
@@ -109,7 +110,7 @@ public record RoundSimulation(int rounds, double worth, double error, Map<Id, Do
                 starts[s] = sum;
             }
             if (sum <= 0) {
-                throw new IllegalArgumentException("Nobody starts anywhere on this map; give a situation an entry weight.");
+                throw new RefusedException("Nobody starts anywhere on this map; give a situation an entry weight.");
             }
             return starts;
         }

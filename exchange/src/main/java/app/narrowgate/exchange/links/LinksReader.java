@@ -1,5 +1,6 @@
 package app.narrowgate.exchange.links;
 
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.map.Coded;
@@ -282,7 +283,7 @@ final class LinksReader {
         private <T> T checked(String column, java.util.function.Supplier<T> make) {
             try {
                 return make.get();
-            } catch (IllegalArgumentException e) {
+            } catch (RefusedException e) {
                 fault(column, e.getMessage());
                 return null;
             }

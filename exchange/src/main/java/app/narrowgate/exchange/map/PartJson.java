@@ -2,6 +2,7 @@ package app.narrowgate.exchange.map;
 
 import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.ProblemsException;
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
@@ -43,7 +44,7 @@ public final class PartJson {
     /**
      * The part as it stands in the file.
      *
-     * @throws IllegalArgumentException when there is no such list
+     * @throws RefusedException when there is no such list
      */
     public static Optional<ObjectNode> get(EscapeMap map, String list, Id id) {
         return find(parts(MapJson.write(withRulesInForce(map, list)), list), id).map(ObjectNode.class::cast);
@@ -158,13 +159,13 @@ public final class PartJson {
      *
      * @param redirect what takes its place wherever it is referred to; empty to let those references go: landings stay
      *     unanswered, needs and facts are dropped, and reactions of a situation or technique that is gone go with it
-     * @throws IllegalArgumentException when there is no such part
+     * @throws RefusedException when there is no such part
      * @throws ProblemsException when what is left does not fit together
      */
     public static EscapeMap remove(EscapeMap map, String list, Id id, Optional<Id> redirect) {
         ObjectNode root = MapJson.write(map);
         if (find(parts(root, list), id).isEmpty()) {
-            throw new IllegalArgumentException("Nothing in %s is called “%s”.".formatted(list, id));
+            throw new RefusedException("Nothing in %s is called “%s”.".formatted(list, id));
         }
         remove(root, list, id.value(), redirect.map(Id::value).orElse(""));
         return readPlacing(root, "");
@@ -328,7 +329,7 @@ public final class PartJson {
 
     private static ArrayNode parts(ObjectNode root, String list) {
         if (!LISTS.contains(list)) {
-            throw new IllegalArgumentException("A map has no list “%s”; it has %s.".formatted(list, String.join(", ", LISTS)));
+            throw new RefusedException("A map has no list “%s”; it has %s.".formatted(list, String.join(", ", LISTS)));
         }
         JsonNode parts = root.get(list);
         return parts == null ? root.putArray(list) : parts.asArray();

@@ -4,7 +4,7 @@ import app.narrowgate.core.map.Id;
 import app.narrowgate.server.account.Account;
 import app.narrowgate.server.account.Accounts;
 import app.narrowgate.server.account.SignedIn;
-import app.narrowgate.server.map.MapStore;
+import app.narrowgate.server.map.MapShelf;
 import app.narrowgate.server.map.ReferenceMap;
 import app.narrowgate.server.question.QuestionStore;
 import java.io.IOException;
@@ -42,11 +42,11 @@ class DemoLoader implements ApplicationRunner {
     }
 
     private final Accounts accounts;
-    private final MapStore maps;
+    private final MapShelf maps;
     private final QuestionStore questions;
     private final JsonMapper json;
 
-    DemoLoader(Accounts accounts, MapStore maps, QuestionStore questions, JsonMapper json) {
+    DemoLoader(Accounts accounts, MapShelf maps, QuestionStore questions, JsonMapper json) {
         this.accounts = accounts;
         this.maps = maps;
         this.questions = questions;

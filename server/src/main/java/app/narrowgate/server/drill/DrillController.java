@@ -8,7 +8,7 @@ import app.narrowgate.core.map.Id;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
 import app.narrowgate.server.odds.OddsQuestion;
-import app.narrowgate.server.odds.OddsStore;
+import app.narrowgate.server.odds.SolvedMaps;
 import app.narrowgate.server.problem.NotFoundException;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -31,11 +31,11 @@ import org.springframework.web.bind.annotation.RestController;
 class DrillController {
 
     private final MapStore maps;
-    private final OddsStore odds;
+    private final SolvedMaps solved;
 
-    DrillController(MapStore maps, OddsStore odds) {
+    DrillController(MapStore maps, SolvedMaps solved) {
         this.maps = maps;
-        this.odds = odds;
+        this.solved = solved;
     }
 
     @GetMapping
@@ -53,6 +53,6 @@ class DrillController {
                 .orElseThrow(() -> new NotFoundException("No situation is called “%s”.".formatted(id)));
         Side side = Coded.require(Side.class, "The weak side", weakSide);
         return DrillSheetView.of(map.index(), DrillSheetMaker.make(map.index(),
-                odds.odds(map, question.toSetting(map.index())), new DrillRequest(id, minutes, links, side, seed)));
+                solved.odds(map, question.toSetting(map.index())), new DrillRequest(id, minutes, links, side, seed)));
     }
 }

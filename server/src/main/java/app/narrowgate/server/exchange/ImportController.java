@@ -1,11 +1,13 @@
 package app.narrowgate.server.exchange;
 
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.exchange.links.LinksCsv;
 import app.narrowgate.exchange.map.MapJson;
 import app.narrowgate.exchange.map.MapMerge;
 import app.narrowgate.server.account.SignedIn;
 import app.narrowgate.server.map.MapDifference;
+import app.narrowgate.server.map.MapEditing;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.MapView;
 import app.narrowgate.server.map.MapViews;
@@ -43,7 +45,7 @@ class ImportController {
             return switch (format) {
                 case "json" -> whole ? MapJson.read(text) : MapMerge.into(map, MapJson.read(text));
                 case "csv" -> LinksCsv.read(map, text, whole);
-                default -> throw new IllegalArgumentException(
+                default -> throw new RefusedException(
                         "The format is “%s”; json or csv can be read.".formatted(format));
             };
         }
@@ -61,10 +63,12 @@ class ImportController {
     }
 
     private final MapStore maps;
+    private final MapEditing editing;
     private final MapViews views;
 
-    ImportController(MapStore maps, MapViews views) {
+    ImportController(MapStore maps, MapEditing editing, MapViews views) {
         this.maps = maps;
+        this.editing = editing;
         this.views = views;
     }
 
@@ -80,7 +84,7 @@ class ImportController {
     @PostMapping
     @Operation(operationId = "importMap", summary = "Read a file into the map; one change, which can be undone")
     MapView read(@PathVariable UUID mapId, @Valid @RequestBody MapImport file, @AuthenticationPrincipal SignedIn who) {
-        return views.of(maps.edit(mapId, file.revision(), who,
+        return views.of(editing.edit(mapId, file.revision(), who,
                 file.format().equals("csv") ? "Read a table of links" : "Read a map file", file::into));
     }
 }

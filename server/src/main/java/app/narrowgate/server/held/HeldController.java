@@ -11,6 +11,7 @@ import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
 import app.narrowgate.server.odds.AnswerStore;
 import app.narrowgate.server.odds.OddsQuestion;
+import app.narrowgate.server.odds.SolvedMaps;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -83,10 +84,12 @@ class HeldController {
     }
 
     private final MapStore maps;
+    private final SolvedMaps solved;
     private final AnswerStore answers;
 
-    HeldController(MapStore maps, AnswerStore answers) {
+    HeldController(MapStore maps, SolvedMaps solved, AnswerStore answers) {
         this.maps = maps;
+        this.solved = solved;
         this.answers = answers;
     }
 
@@ -97,7 +100,7 @@ class HeldController {
         StoredMap map = maps.head(mapId);
         Setting setting = question.toSetting(map.index());
         Map<Id, Double> often = answers.answer(AnswerStore.Question.of(map, setting, "passing"),
-                () -> Passing.of(map.index(), setting));
+                () -> Passing.of(solved.solved(map, setting)));
         return LikelyView.of(LikelySituations.of(map.index().map(), marks.toMarks(), often));
     }
 }

@@ -42,10 +42,14 @@ class HistoryController {
     }
 
     private final MapStore store;
+    private final MapVersions versions;
+    private final MapHistory history;
     private final MapViews views;
 
-    HistoryController(MapStore store, MapViews views) {
+    HistoryController(MapStore store, MapVersions versions, MapHistory history, MapViews views) {
         this.store = store;
+        this.versions = versions;
+        this.history = history;
         this.views = views;
     }
 
@@ -53,14 +57,14 @@ class HistoryController {
     @Operation(operationId = "mapHistory", summary = "Who changed what, newest first")
     List<RevisionView> history(@PathVariable UUID mapId,
             @RequestParam(defaultValue = "50") @Min(1) @Max(500) int most) {
-        return store.history(mapId, most).stream().map(RevisionView::of).toList();
+        return history.history(mapId, most).stream().map(RevisionView::of).toList();
     }
 
     @GetMapping("/difference")
     @Operation(operationId = "difference", summary = "What differs between two revisions, field by field")
     List<MapDifference.Change> difference(@PathVariable UUID mapId, @RequestParam @Min(1) int from,
             @RequestParam @Min(1) int to) {
-        return store.difference(mapId, from, to);
+        return history.difference(mapId, from, to);
     }
 
     @GetMapping("/difference-from/{other}")
@@ -74,13 +78,13 @@ class HistoryController {
             description = "It becomes the newest one; nothing between is lost, and it can be undone.")
     MapView restore(@PathVariable UUID mapId, @RequestParam @Min(1) int revision, @RequestParam @Min(1) int to,
             @AuthenticationPrincipal SignedIn who) {
-        return views.of(store.restore(mapId, revision, who, to));
+        return views.of(history.restore(mapId, revision, who, to));
     }
 
     @GetMapping("/versions")
     @Operation(operationId = "versions", summary = "Revisions that were given a name, newest first")
     List<VersionView> versions(@PathVariable UUID mapId) {
-        return store.versions(mapId).stream().map(VersionView::of).toList();
+        return versions.versions(mapId).stream().map(VersionView::of).toList();
     }
 
     @PostMapping("/versions")
@@ -88,13 +92,13 @@ class HistoryController {
     @Operation(operationId = "nameVersion", summary = "Give a revision a name")
     VersionView name(@PathVariable UUID mapId, @Valid @RequestBody NewVersion version,
             @AuthenticationPrincipal SignedIn who) {
-        return VersionView.of(store.name(mapId, version.revision(), version.name(), who));
+        return VersionView.of(versions.name(mapId, version.revision(), version.name(), who));
     }
 
     @DeleteMapping("/versions/{version}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     @Operation(operationId = "unnameVersion", summary = "Take a version's name away; the revision stays")
     void unname(@PathVariable UUID mapId, @PathVariable UUID version) {
-        store.unname(mapId, version);
+        versions.unname(mapId, version);
     }
 }

@@ -1,5 +1,6 @@
 package app.narrowgate.server.map;
 
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.Coded;
 import app.narrowgate.core.map.Likelihood;
 import app.narrowgate.core.map.Word;
@@ -21,11 +22,11 @@ public record LikelihoodView(
     /**
      * The likelihood itself.
      *
-     * @throws IllegalArgumentException unless exactly one of word and number is given
+     * @throws RefusedException unless exactly one of word and number is given
      */
     public Likelihood toLikelihood(String name) {
         if ((word == null) == (number == null)) {
-            throw new IllegalArgumentException(
+            throw new RefusedException(
                     "%s needs either a word (%s) or a number.".formatted(name, Coded.codes(Word.class)));
         }
         if (word == null) {

@@ -1,5 +1,6 @@
 package app.narrowgate.server.map;
 
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.check.Text;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
@@ -72,24 +73,30 @@ class MapController {
     }
 
     private final MapStore store;
+    private final MapHistory history;
+    private final MapShelf shelf;
+    private final MapEditing editing;
     private final MapViews views;
 
-    MapController(MapStore store, MapViews views) {
+    MapController(MapStore store, MapHistory history, MapShelf shelf, MapEditing editing, MapViews views) {
         this.store = store;
+        this.history = history;
+        this.shelf = shelf;
+        this.editing = editing;
         this.views = views;
     }
 
     @GetMapping
     @Operation(operationId = "maps", summary = "All maps, oldest first")
     List<MapSummary> maps() {
-        return store.all().stream().map(MapSummary::of).toList();
+        return shelf.all().stream().map(MapSummary::of).toList();
     }
 
     @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     @Operation(operationId = "importMap", summary = "Store a map file as a new map")
     MapSummary importMap(@RequestBody String file, @AuthenticationPrincipal SignedIn who) {
-        StoredMap stored = store.create(MapJson.read(file), who.id(), "Read from a file");
+        StoredMap stored = shelf.create(MapJson.read(file), who.id(), "Read from a file");
         return MapSummary.of(stored, null);
     }
 
@@ -98,17 +105,17 @@ class MapController {
     @Operation(operationId = "newMap", summary = "Begin a map from the reference map, from another map, or from empty")
     MapSummary newMap(@Valid @RequestBody NewMap request, @AuthenticationPrincipal SignedIn who) {
         return switch (request.source()) {
-            case "reference" -> MapSummary.of(store.create(ReferenceMap.read().titled(request.title().strip()), who.id(),
+            case "reference" -> MapSummary.of(shelf.create(ReferenceMap.read().titled(request.title().strip()), who.id(),
                     "Began from the reference map"), null);
-            case "empty" -> MapSummary.of(store.create(ReferenceMap.empty(request.title().strip()), who.id(),
+            case "empty" -> MapSummary.of(shelf.create(ReferenceMap.empty(request.title().strip()), who.id(),
                     "Began empty"), null);
             case "copy" -> {
                 if (request.from() == null) {
-                    throw new IllegalArgumentException("Say which map to copy.");
+                    throw new RefusedException("Say which map to copy.");
                 }
-                yield MapSummary.of(store.copy(request.from(), request.title().strip(), who), request.from());
+                yield MapSummary.of(shelf.copy(request.from(), request.title().strip(), who), request.from());
             }
-            default -> throw new IllegalArgumentException(
+            default -> throw new RefusedException(
                     "A map begins from reference, empty or copy, not from “%s”.".formatted(request.source()));
         };
     }
@@ -117,7 +124,7 @@ class MapController {
     @Operation(operationId = "changeHead", summary = "Rename a map, or change the note about it")
     MapView changeHead(@PathVariable UUID mapId, @Valid @RequestBody MapHeadEdit edit,
             @AuthenticationPrincipal SignedIn who) {
-        return views.of(store.edit(mapId, edit.revision(), who, "Named the map “%s”".formatted(edit.title().strip()),
+        return views.of(editing.edit(mapId, edit.revision(), who, "Named the map “%s”".formatted(edit.title().strip()),
                 map -> map.titled(edit.title().strip()).about(edit.about().strip())));
     }
 
@@ -125,7 +132,7 @@ class MapController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     @Operation(operationId = "archive", summary = "Put a map away, or take it out again")
     void archive(@PathVariable UUID mapId, @RequestParam boolean away) {
-        store.archive(mapId, away);
+        shelf.archive(mapId, away);
     }
 
     @PutMapping("/{mapId}/principles/{principle}/house")
@@ -134,7 +141,7 @@ class MapController {
             @RequestParam(required = false) String stance, @AuthenticationPrincipal SignedIn who) {
         Id id = Id.of(principle);
         Optional<Id> taken = Optional.ofNullable(stance).filter(s -> !s.isBlank()).map(Id::of);
-        return views.of(store.edit(mapId, revision, who, "Took a stance on “%s”".formatted(
+        return views.of(editing.edit(mapId, revision, who, "Took a stance on “%s”".formatted(
                 MapEdits.principle(store.head(mapId).index().map(), id).title()),
                 map -> map.with(MapEdits.principle(map, id).withHouse(taken))));
     }
@@ -158,7 +165,7 @@ class MapController {
             description = "They may refer to each other. Faults of the last part are placed within it.")
     MapView putParts(@PathVariable UUID mapId, @Valid @RequestBody PartsEdit edit, @AuthenticationPrincipal SignedIn who) {
         String summary = edit.summary().strip();
-        return views.of(store.edit(mapId, edit.revision(), who, summary, map -> {
+        return views.of(editing.edit(mapId, edit.revision(), who, summary, map -> {
             EscapeMap changed = PartJson.putAll(map, edit.parts().stream().map(PartInput::toPut).toList());
             // After the parts: a summary often quotes them, and a fault is better shown where it was typed.
             Text.WORDS.require("The summary", summary);
@@ -170,13 +177,13 @@ class MapController {
     @Operation(operationId = "undo", summary = "Take the last change back")
     MapView undo(@PathVariable UUID mapId, @RequestParam @Min(1) int revision,
             @AuthenticationPrincipal SignedIn who) {
-        return views.of(store.undo(mapId, revision, who));
+        return views.of(history.undo(mapId, revision, who));
     }
 
     @PostMapping("/{mapId}/redo")
     @Operation(operationId = "redo", summary = "Bring back what was taken back last")
     MapView redo(@PathVariable UUID mapId, @RequestParam @Min(1) int revision,
             @AuthenticationPrincipal SignedIn who) {
-        return views.of(store.redo(mapId, revision, who));
+        return views.of(history.redo(mapId, revision, who));
     }
 }

@@ -54,9 +54,20 @@ interface MapMapper {
     int deleteVersion(@Param("mapId") UUID mapId, @Param("id") UUID id);
 
     @Insert("""
-            insert into map_revision (map_id, number, kind, target, author, at, summary)
-            values (#{mapId}, #{row.number}, #{row.kind}, #{row.target}, #{row.author}, #{row.at}, #{row.summary})""")
-    void insertRevision(@Param("mapId") UUID mapId, @Param("row") RevisionRow row);
+            insert into map_revision (map_id, number, kind, target, author, at, summary, undo_next, redo_next)
+            values (#{mapId}, #{row.number}, #{row.kind}, #{row.target}, #{row.author}, #{row.at}, #{row.summary},
+                #{undo.undoNext}, #{undo.redoNext})""")
+    void insertRevision(@Param("mapId") UUID mapId, @Param("row") RevisionRow row, @Param("undo") UndoState undo);
+
+    @Select("select undo_next, redo_next from map_revision where map_id = #{mapId} and number = #{revision}")
+    /** Empty for a revision after which there is nothing to undo nor to redo. */
+    Optional<UndoState> undoState(@Param("mapId") UUID mapId, @Param("revision") int revision);
+
+    /** What an undo would take back while {@code revision} is the newest. */
+    Optional<RevisionRow> undoTarget(@Param("mapId") UUID mapId, @Param("revision") int revision);
+
+    /** The undo that a redo would bring back while {@code revision} is the newest. */
+    Optional<RevisionRow> redoTarget(@Param("mapId") UUID mapId, @Param("revision") int revision);
 
     /** Newest first. */
     List<RevisionRow> revisions(@Param("mapId") UUID mapId, @Param("after") int after, @Param("most") int most);

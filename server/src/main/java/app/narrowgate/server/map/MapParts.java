@@ -3,10 +3,13 @@ package app.narrowgate.server.map;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.exchange.map.MapJson;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -88,6 +91,24 @@ final class MapParts {
             }
         });
         return begun;
+    }
+
+    /** The parts after a revision in which some begun and some ended. */
+    static Map<PartKey, PartRow> after(Map<PartKey, PartRow> before, List<PartRow> begun, List<PartKey> ended) {
+        Map<PartKey, PartRow> after = new LinkedHashMap<>(before);
+        Set<PartKey> changed = new HashSet<>();
+        begun.forEach(part -> {
+            after.put(part.key(), part);
+            changed.add(part.key());
+        });
+        ended.stream().filter(key -> !changed.contains(key)).forEach(after::remove);
+        return after;
+    }
+
+    /** The parts in the file's order, as the database would hand them out. */
+    static List<PartRow> ordered(Map<PartKey, PartRow> parts) {
+        return parts.values().stream().sorted(Comparator.comparing(PartRow::list).thenComparingInt(PartRow::position)
+                .thenComparing(PartRow::partId)).toList();
     }
 
     /** What is gone or different in {@code after}. */

@@ -6,14 +6,15 @@ import org.springframework.stereotype.Component;
 @Component
 public class MapViews {
 
-    private final MapStore store;
+    private final MapHistory history;
 
-    MapViews(MapStore store) {
-        this.store = store;
+    MapViews(MapHistory history) {
+        this.history = history;
     }
 
     /** The view of {@code stored}. */
     public MapView of(StoredMap stored) {
-        return MapView.of(stored, store.undoable(stored.id()).orElse(null), store.redoable(stored.id()).orElse(null));
+        return MapView.of(stored, history.undoable(stored.id(), stored.revision()).orElse(null),
+                history.redoable(stored.id(), stored.revision()).orElse(null));
     }
 }

@@ -54,10 +54,12 @@ class PartController {
     }
 
     private final MapStore store;
+    private final MapEditing editing;
     private final MapViews views;
 
-    PartController(MapStore store, MapViews views) {
+    PartController(MapStore store, MapEditing editing, MapViews views) {
         this.store = store;
+        this.editing = editing;
         this.views = views;
     }
 
@@ -82,7 +84,7 @@ class PartController {
     @Operation(operationId = "addPart", summary = "Add a part")
     MapView add(@PathVariable UUID mapId, @PathVariable String list, @Valid @RequestBody NewPart edit,
             @AuthenticationPrincipal SignedIn who) {
-        return views.of(store.edit(mapId, edit.revision(), who, "Added “%s”".formatted(edit.name().strip()),
+        return views.of(editing.edit(mapId, edit.revision(), who, "Added “%s”".formatted(edit.name().strip()),
                 map -> PartJson.put(map, list, freeId(map, list, edit.name()), edit.part())));
     }
 
@@ -100,7 +102,7 @@ class PartController {
     MapView put(@PathVariable UUID mapId, @PathVariable String list, @PathVariable String part,
             @Valid @RequestBody PartEdit edit, @AuthenticationPrincipal SignedIn who) {
         Id id = Id.of(part);
-        return views.of(store.edit(mapId, edit.revision(), who, "Changed “%s”".formatted(title(mapId, list, id)), map -> {
+        return views.of(editing.edit(mapId, edit.revision(), who, "Changed “%s”".formatted(title(mapId, list, id)), map -> {
             if (PartJson.get(map, list, id).isEmpty() && !list.equals("rules")) {
                 throw notThere(list, part);
             }
@@ -117,7 +119,7 @@ class PartController {
             @AuthenticationPrincipal SignedIn who) {
         Id id = Id.of(part);
         Optional<Id> instead = Optional.ofNullable(redirect).filter(r -> !r.isBlank()).map(Id::of);
-        return views.of(store.edit(mapId, revision, who, "Took out “%s”".formatted(title(mapId, list, id)),
+        return views.of(editing.edit(mapId, revision, who, "Took out “%s”".formatted(title(mapId, list, id)),
                 map -> PartJson.remove(map, list, id, instead)));
     }
 

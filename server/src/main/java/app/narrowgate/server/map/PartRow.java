@@ -12,6 +12,11 @@ record PartRow(String list, String partId, int since, Integer until, int positio
         return new PartKey(list, partId);
     }
 
+    /** The same content, beginning in another revision. */
+    PartRow since(int revision) {
+        return new PartRow(list, partId, revision, null, position, body);
+    }
+
     PartRow at(int otherPosition) {
         return new PartRow(list, partId, since, until, otherPosition, body);
     }

@@ -29,10 +29,12 @@ import org.springframework.web.bind.annotation.RestController;
 class ResponseController {
 
     private final MapStore store;
+    private final MapEditing editing;
     private final MapViews views;
 
-    ResponseController(MapStore store, MapViews views) {
+    ResponseController(MapStore store, MapEditing editing, MapViews views) {
         this.store = store;
+        this.editing = editing;
         this.views = views;
     }
 
@@ -43,7 +45,7 @@ class ResponseController {
     MapView addResponse(@PathVariable UUID mapId, @PathVariable String reaction,
             @Valid @RequestBody ResponseEdit edit, @AuthenticationPrincipal SignedIn who) {
         Id id = Id.of(reaction);
-        return views.of(store.edit(mapId, edit.revision(), who, "Added “%s”".formatted(edit.cue().strip()),
+        return views.of(editing.edit(mapId, edit.revision(), who, "Added “%s”".formatted(edit.cue().strip()),
                 map -> MapEdits.addResponse(map, id, edit)));
     }
 
@@ -54,7 +56,7 @@ class ResponseController {
         Id id = Id.of(reaction);
         Id responseId = Id.of(response);
         String cue = MapEdits.response(MapEdits.reaction(store.head(mapId).index().map(), id), responseId).cue();
-        return views.of(store.edit(mapId, revision, who, "Took out “%s”".formatted(cue),
+        return views.of(editing.edit(mapId, revision, who, "Took out “%s”".formatted(cue),
                 map -> MapEdits.removeResponse(map, id, responseId)));
     }
 
@@ -67,7 +69,7 @@ class ResponseController {
         Id id = Id.of(response);
         Id to = Id.of(move.reaction());
         String cue = MapEdits.response(MapEdits.reaction(store.head(mapId).index().map(), from), id).cue();
-        return views.of(store.edit(mapId, move.revision(), who,
+        return views.of(editing.edit(mapId, move.revision(), who,
                 "Moved “%s” to “%s”".formatted(cue, reactionTitle(mapId, to)),
                 map -> MapEdits.moveResponse(map, from, id, to)));
     }

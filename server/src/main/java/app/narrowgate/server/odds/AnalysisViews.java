@@ -2,11 +2,11 @@ package app.narrowgate.server.odds;
 
 import app.narrowgate.core.advice.LateCurve;
 import app.narrowgate.core.advice.RestAdvice;
-import app.narrowgate.core.advice.Sensitivities;
 import app.narrowgate.core.advice.StanceComparison;
 import app.narrowgate.core.gate.NarrowGates;
 import app.narrowgate.core.gate.SmallestCut;
 import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.LinkRef;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.odds.WorthBreakdown;
 import app.narrowgate.core.round.CommonStories;
@@ -21,7 +21,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /** What is computed beside the odds, as the client sees it; every worth and chance in [0,1]. */
-final class AnalysisViews {
+public final class AnalysisViews {
 
     private AnalysisViews() {
     }
@@ -30,7 +30,8 @@ final class AnalysisViews {
     record ExplanationView(String situation, String reaction, double worth, List<PartView> parts) {
         static ExplanationView of(WorthBreakdown b) {
             return new ExplanationView(b.situation().value(), b.reaction().value(), b.worth(), b.parts().stream()
-                    .map(p -> new PartView(p.cause().code(), orNull(p.response()), p.chance(), p.lands().value(),
+                    .map(p -> new PartView(p.branch().cause().code(), orNull(p.branch().response().map(LinkRef::response)),
+                            p.branch().share(), p.branch().landing().value(),
                             p.worth(), p.gained(), p.lost())).toList());
         }
     }
@@ -40,27 +41,10 @@ final class AnalysisViews {
             @Nullable String response, double chance, String lands, double worth, double gained, double lost) {
     }
 
-    @Schema(name = "Sensitivity")
-    record SensitivityView(double start, List<ReactionSlopeView> reactions) {
-        static SensitivityView of(Sensitivities s) {
-            return new SensitivityView(s.start(), s.reactions().stream()
-                    .map(r -> new ReactionSlopeView(r.reaction().value(), r.visits(), r.perWorks(), r.responses().stream()
-                            .map(a -> new ResponseSlopeView(a.response().value(), a.perChance())).toList()))
-                    .toList());
-        }
-    }
-
-    @Schema(name = "ReactionSlope")
-    record ReactionSlopeView(String reaction, double visits, double perWorks, List<ResponseSlopeView> responses) {
-    }
-
-    @Schema(name = "ResponseSlope")
-    record ResponseSlopeView(String response, double perChance) {
-    }
-
     @Schema(name = "NarrowGates")
-    record GatesView(double start, List<GateView> gates, List<TrimView> trims) {
-        static GatesView of(NarrowGates g) {
+    public record GatesView(double start, List<GateView> gates, List<TrimView> trims) {
+        /** As the client sees it. */
+        public static GatesView of(NarrowGates g) {
             return new GatesView(g.start(), g.gates().stream().map(GateView::of).toList(),
                     g.trims().stream().map(t -> new TrimView(t.reaction().value(), t.situation().value(), t.trimGain()))
                             .toList());
@@ -68,7 +52,7 @@ final class AnalysisViews {
     }
 
     @Schema(name = "NarrowGate")
-    record GateView(String reaction, String situation, double startWithout, double lost,
+    public record GateView(String reaction, String situation, double startWithout, double lost,
             Map<String, Double> situations,
             @Schema(description = "A first-order estimate, as for the less costly ones of a very large map")
             boolean estimated) {
@@ -79,13 +63,14 @@ final class AnalysisViews {
     }
 
     @Schema(name = "Trim", description = "A reaction that costs its situation more thinking time than it brings")
-    record TrimView(String reaction, String situation, double gain) {
+    public record TrimView(String reaction, String situation, double gain) {
     }
 
     @Schema(name = "SmallestCut")
-    record CutView(double threshold, List<String> reactions, double startWithout, boolean found, int atLeast,
+    public record CutView(double threshold, List<String> reactions, double startWithout, boolean found, int atLeast,
             boolean exact) {
-        static CutView of(SmallestCut c) {
+        /** As the client sees it. */
+        public static CutView of(SmallestCut c) {
             return new CutView(c.threshold(), c.reactions().stream().map(Id::value).toList(), c.startWithout(),
                     c.found(), c.atLeast(), c.exact());
         }
@@ -123,17 +108,18 @@ final class AnalysisViews {
     }
 
     @Schema(name = "Simulation")
-    record SimulationView(int rounds, double worth, double error, Map<String, Double> ends, double cutOff,
+    public record SimulationView(int rounds, double worth, double error, Map<String, Double> ends, double cutOff,
             @Schema(description = "Seconds at the 10th, 25th, 50th, 75th and 90th of 100") List<Double> seconds,
             List<StoryView> stories) {
-        static SimulationView of(MapIndex index, RoundSimulation s) {
+        /** As the client sees it. */
+        public static SimulationView of(MapIndex index, RoundSimulation s) {
             return new SimulationView(s.rounds(), s.worth(), s.error(), byValue(s.ends()), s.cutOff(), s.seconds(),
                     s.stories().stream().map(story -> StoryView.of(index, story)).toList());
         }
     }
 
     @Schema(name = "Story")
-    record StoryView(List<StepView> steps, String end, boolean cutOff,
+    public record StoryView(List<StepView> steps, String end, boolean cutOff,
             @Schema(description = "The same in words, a sentence a step") List<String> words) {
         static StoryView of(MapIndex index, RoundSimulation.Story s) {
             return new StoryView(s.steps().stream()
@@ -144,7 +130,7 @@ final class AnalysisViews {
     }
 
     @Schema(name = "StoryStep")
-    record StepView(String situation, @Nullable String reaction,
+    public record StepView(String situation, @Nullable String reaction,
             @Schema(allowableValues = {"too-slow", "stuffed", "response", "waited"}) String event,
             @Nullable String response, String lands, double seconds) {
     }

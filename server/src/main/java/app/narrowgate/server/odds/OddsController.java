@@ -16,6 +16,7 @@ import app.narrowgate.core.progress.Progress;
 import app.narrowgate.core.round.CommonStories;
 import app.narrowgate.core.round.Flow;
 import app.narrowgate.core.round.RoundSimulation;
+import app.narrowgate.server.config.BuildId;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.PreviewRequest;
 import app.narrowgate.server.map.StoredMap;
@@ -50,12 +51,14 @@ import org.springframework.web.context.request.WebRequest;
 class OddsController {
 
     private final MapStore maps;
-    private final OddsStore odds;
+    private final SolvedMaps solved;
     private final AnswerStore answers;
+    private final BuildId build;
 
-    OddsController(MapStore maps, OddsStore odds, AnswerStore answers) {
+    OddsController(MapStore maps, SolvedMaps solved, AnswerStore answers, BuildId build) {
         this.maps = maps;
-        this.odds = odds;
+        this.solved = solved;
+        this.build = build;
         this.answers = answers;
     }
 
@@ -65,8 +68,8 @@ class OddsController {
     ResponseEntity<OddsView> odds(@PathVariable UUID mapId,
             @ParameterObject OddsQuestion question,
             @Parameter(hidden = true) WebRequest request) {
-        return answer(mapId, question, "odds-view", request, (map, setting) -> OddsView.of(map.revision(),
-                odds.odds(map, setting), Worths.solve(map.index(), setting.withRead(1))));
+        return answer(mapId, question, "odds-view", request, (map, setting) ->
+                OddsView.of(map.revision(), solved.odds(map, setting)));
     }
 
     @GetMapping("/overview")
@@ -74,8 +77,8 @@ class OddsController {
     ResponseEntity<OverviewView> overview(@PathVariable UUID mapId,
             @ParameterObject OddsQuestion question,
             @Parameter(hidden = true) WebRequest request) {
-        return answer(mapId, question, "overview", request, (map, setting) -> OverviewView.of(map.revision(),
-                odds.odds(map, setting), Worths.solve(map.index(), setting.withRead(1))));
+        return answer(mapId, question, "overview", request, (map, setting) ->
+                OverviewView.of(map.revision(), solved.odds(map, setting)));
     }
 
     @GetMapping("/explanation")
@@ -86,36 +89,7 @@ class OddsController {
             @Parameter(hidden = true) WebRequest request) {
         Id id = Id.of(reaction);
         return answer(mapId, question, "explanation " + id, request, (map, setting) ->
-                AnalysisViews.ExplanationView.of(Explainer.explain(map.index(), setting, id)));
-    }
-
-    @GetMapping("/sensitivity")
-    @Operation(operationId = "sensitivity", summary = "What to drill: how much the starts gain when a rate moves")
-    ResponseEntity<AnalysisViews.SensitivityView> sensitivity(@PathVariable UUID mapId,
-            @ParameterObject OddsQuestion question,
-            @Parameter(hidden = true) WebRequest request) {
-        return answer(mapId, question, "sensitivity", request, (map, setting) ->
-                AnalysisViews.SensitivityView.of(AdjointSensitivity.of(map.index(), setting)));
-    }
-
-    @GetMapping("/gates")
-    @Operation(operationId = "gates", summary = "What everything hangs on: the map without each reaction in turn")
-    ResponseEntity<AnalysisViews.GatesView> gates(@PathVariable UUID mapId,
-            @ParameterObject OddsQuestion question,
-            @Parameter(hidden = true) WebRequest request) {
-        return answer(mapId, question, "gates", request, (map, setting) ->
-                AnalysisViews.GatesView.of(GateSweep.sweep(map.index(), setting)));
-    }
-
-    @GetMapping("/cut")
-    @Operation(operationId = "cut", summary = "The smallest set of reactions whose loss drops the starts below a threshold",
-            description = "Exact up to three; beyond that a stated bound. For a map where this takes long, start a run.")
-    ResponseEntity<AnalysisViews.CutView> cut(@PathVariable UUID mapId,
-            @ParameterObject OddsQuestion question,
-            @Parameter(example = "0.4") @RequestParam @DecimalMin("0") @DecimalMax("1") double threshold,
-            @Parameter(hidden = true) WebRequest request) {
-        return answer(mapId, question, "cut " + threshold, request, (map, setting) ->
-                AnalysisViews.CutView.of(CutSearch.search(map.index(), setting, threshold, Progress.NONE)));
+                AnalysisViews.ExplanationView.of(Explainer.explain(solved.solved(map, setting), id)));
     }
 
     @GetMapping("/late")
@@ -124,7 +98,7 @@ class OddsController {
             @ParameterObject OddsQuestion question,
             @Parameter(hidden = true) WebRequest request) {
         return answer(mapId, question, "late", request, (map, setting) ->
-                AnalysisViews.LateView.of(LateCurve.of(map.index(), setting)));
+                AnalysisViews.LateView.of(LateCurve.of(solved.solved(map, setting))));
     }
 
     @GetMapping("/flow")
@@ -137,7 +111,7 @@ class OddsController {
             @Parameter(hidden = true) WebRequest request) {
         Optional<Id> start = Optional.ofNullable(from).map(Id::of);
         return answer(mapId, question, "flow " + start + exchanges, request, (map, setting) ->
-                AnalysisViews.FlowView.of(Flow.of(map.index(), setting, start, exchanges)));
+                AnalysisViews.FlowView.of(Flow.of(solved.solved(map, setting), start, exchanges)));
     }
 
     @GetMapping("/stories")
@@ -150,7 +124,7 @@ class OddsController {
             @Parameter(hidden = true) WebRequest request) {
         Optional<Id> start = Optional.ofNullable(from).map(Id::of);
         return answer(mapId, question, "stories " + start + most, request, (map, setting) ->
-                CommonStories.of(map.index(), setting, start, most).stream()
+                CommonStories.of(solved.solved(map, setting), start, most).stream()
                         .map(story -> AnalysisViews.CommonStoryView.of(map.index(), story)).toList());
     }
 
@@ -160,7 +134,7 @@ class OddsController {
             @ParameterObject OddsQuestion question,
             @Parameter(hidden = true) WebRequest request) {
         return answer(mapId, question, "stances", request, (map, setting) ->
-                StanceComparison.of(map.index(), setting).stream()
+                StanceComparison.of(solved.solved(map, setting)).stream()
                         .map(AnalysisViews.StanceComparisonView::of).toList());
     }
 
@@ -171,8 +145,7 @@ class OddsController {
         StoredMap map = maps.head(mapId);
         MapIndex changed = request.in(map);
         Setting setting = question.toSetting(changed);
-        return OverviewView.of(map.revision(), OddsSolver.solve(changed, setting),
-                Worths.solve(changed, setting.withRead(1)));
+        return OverviewView.of(map.revision(), OddsSolver.solve(changed, setting));
     }
 
     @GetMapping("/rest")
@@ -181,23 +154,7 @@ class OddsController {
             @ParameterObject OddsQuestion question,
             @Parameter(hidden = true) WebRequest request) {
         return answer(mapId, question, "rest", request, (map, setting) ->
-                RestAdvice.of(map.index(), setting).stream().map(AnalysisViews.RestView::of).toList());
-    }
-
-    @GetMapping("/simulation")
-    @Operation(operationId = "simulation", summary = "Rolled rounds: time to the end and example stories",
-            description = "Up to 50,000 rounds; for more, start a run. The same seed gives the same rounds.")
-    ResponseEntity<AnalysisViews.SimulationView> simulation(@PathVariable UUID mapId,
-            @ParameterObject OddsQuestion question,
-            @Parameter(description = "A situation; the map's starts when missing") @RequestParam(required = false)
-            String from,
-            @RequestParam(defaultValue = "10000") @Min(1) @Max(50_000) int rounds,
-            @RequestParam(defaultValue = "3") @Min(0) @Max(20) int stories,
-            @RequestParam(defaultValue = "1") long seed, @Parameter(hidden = true) WebRequest request) {
-        Optional<Id> start = Optional.ofNullable(from).map(Id::of);
-        return answer(mapId, question, "simulation %s %d %d %d".formatted(start, rounds, stories, seed), request,
-                (map, setting) -> AnalysisViews.SimulationView.of(map.index(), RoundSimulation.run(map.index(), setting, start,
-                        rounds, stories, seed, Progress.NONE)));
+                RestAdvice.of(solved.solved(map, setting)).stream().map(AnalysisViews.RestView::of).toList());
     }
 
     private <T> ResponseEntity<T> answer(UUID mapId, OddsQuestion question, String about, WebRequest request,
@@ -205,7 +162,7 @@ class OddsController {
         StoredMap map = maps.head(mapId);
         Setting setting = question.toSetting(map.index());
         AnswerStore.Question asked = AnswerStore.Question.of(map, setting, about);
-        if (request.checkNotModified(asked.tag())) {
+        if (request.checkNotModified(asked.tag(build.value()))) {
             return null;
         }
         return ResponseEntity.ok().cacheControl(CacheControl.noCache().cachePrivate())

@@ -1,5 +1,6 @@
 package app.narrowgate.server.odds;
 
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.AgeGroup;
 import app.narrowgate.core.map.Coded;
 import app.narrowgate.core.map.Id;
@@ -54,7 +55,7 @@ public record OddsQuestion(
     /**
      * The setting for a map.
      *
-     * @throws IllegalArgumentException when something named is not on the map
+     * @throws RefusedException when something named is not on the map
      */
     public Setting toSetting(MapIndex index) {
         Id aimId = aim == null || aim.isBlank() ? index.map().aims().get(0).id() : Id.of(aim);
@@ -65,7 +66,7 @@ public record OddsQuestion(
 
     private Matchup toMatchup(MapIndex index) {
         Matchup saved = matchup == null || matchup.isBlank() ? Matchup.EVEN
-                : index.matchup(Id.of(matchup)).orElseThrow(() -> new IllegalArgumentException(
+                : index.matchup(Id.of(matchup)).orElseThrow(() -> new RefusedException(
                         "No matchup is called “%s”; the map has %s.".formatted(matchup,
                                 index.map().matchups().stream().map(m -> m.id().value()).toList())));
         Set<Injury> injuries = new LinkedHashSet<>();
@@ -89,7 +90,7 @@ public record OddsQuestion(
                     .filter(p -> p.id().value().equals(parts[0])).findFirst().orElse(null);
             if (principle == null || !parts[1].equals(BY_CONDITION)
                     && principle.stances().stream().noneMatch(s -> s.id().value().equals(parts[1]))) {
-                throw new IllegalArgumentException(
+                throw new RefusedException(
                         "“%s” is not a stance on this map; write principle/stance.".formatted(written));
             }
             if (parts[1].equals(BY_CONDITION)) {

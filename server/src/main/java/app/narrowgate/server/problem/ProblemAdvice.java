@@ -2,6 +2,7 @@ package app.narrowgate.server.problem;
 
 import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.ProblemsException;
+import app.narrowgate.core.check.RefusedException;
 import java.util.List;
 import java.util.UUID;
 import org.slf4j.Logger;
@@ -47,12 +48,9 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return withProblems(problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not accepted", detail), e.problems());
     }
 
-    /** The core refuses bad values with this exception and a sentence that names them. */
-    @ExceptionHandler(IllegalArgumentException.class)
-    ProblemDetail refused(IllegalArgumentException e) {
-        if (e.getMessage() == null || e.getMessage().startsWith("Impossible state")) {
-            return broken(e);
-        }
+    /** The domain refuses bad values with this exception and a sentence that names them; a library's own is a bug. */
+    @ExceptionHandler(RefusedException.class)
+    ProblemDetail refused(RefusedException e) {
         return problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not accepted", e.getMessage());
     }
 
@@ -74,9 +72,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler(Exception.class)
     ProblemDetail broken(Exception e) {
-        LOG.error("A request failed", e);
+        UUID incident = UUID.randomUUID();
+        LOG.error("A request failed, {}", incident, e);
         return problem(HttpStatus.INTERNAL_SERVER_ERROR, "Our mistake",
-                "Something went wrong on the server. Nothing was stored. Try again; if it stays, restart Narrow Gate.");
+                "Something went wrong on the server. Nothing was stored. Try again; if it stays, restart Narrow Gate. "
+                        + "In its log this is %s.".formatted(incident));
     }
 
     @Override

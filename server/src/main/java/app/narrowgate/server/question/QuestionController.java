@@ -3,6 +3,7 @@ package app.narrowgate.server.question;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.core.review.AnswerWorth;
 import app.narrowgate.core.review.MapReview;
 import app.narrowgate.server.account.SignedIn;
@@ -12,6 +13,7 @@ import app.narrowgate.server.map.MapView;
 import app.narrowgate.server.map.MapViews;
 import app.narrowgate.server.map.StoredMap;
 import app.narrowgate.server.odds.OddsQuestion;
+import app.narrowgate.server.odds.SolvedMaps;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -66,11 +68,13 @@ class QuestionController {
 
     private final QuestionStore questions;
     private final MapStore maps;
+    private final SolvedMaps solved;
     private final MapViews views;
 
-    QuestionController(QuestionStore questions, MapStore maps, MapViews views) {
+    QuestionController(QuestionStore questions, MapStore maps, SolvedMaps solved, MapViews views) {
         this.questions = questions;
         this.maps = maps;
+        this.solved = solved;
         this.views = views;
     }
 
@@ -81,9 +85,10 @@ class QuestionController {
         StoredMap map = maps.head(mapId);
         MapIndex index = map.index();
         Setting setting = question.toSetting(index);
-        AnswerWorth worth = new AnswerWorth(index, setting);
+        SolvedMap base = solved.solved(map, setting);
+        AnswerWorth worth = new AnswerWorth(base);
         List<OpenQuestionView> open = new ArrayList<>();
-        MapReview.unanswered(index, setting).forEach(f -> {
+        MapReview.unanswered(base).forEach(f -> {
             var reaction = index.reaction(f.place()).orElseThrow();
             var response = reaction.response(f.response().orElseThrow()).orElseThrow();
             open.add(new OpenQuestionView(null, response.cue(), reaction.from().value(), reaction.id().value(),

@@ -1,5 +1,6 @@
 package app.narrowgate.server.question;
 
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.check.Text;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
@@ -8,6 +9,7 @@ import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.map.MapEditing;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
 import app.narrowgate.server.problem.NotFoundException;
@@ -28,11 +30,13 @@ public class QuestionStore {
 
     private final QuestionMapper mapper;
     private final MapStore maps;
+    private final MapEditing editing;
     private final Clock clock;
 
-    QuestionStore(QuestionMapper mapper, MapStore maps, Clock clock) {
+    QuestionStore(QuestionMapper mapper, MapStore maps, MapEditing editing, Clock clock) {
         this.mapper = mapper;
         this.maps = maps;
+        this.editing = editing;
         this.clock = clock;
     }
 
@@ -56,7 +60,7 @@ public class QuestionStore {
         Text.WORDS.require("The question", words.strip());
         mapper.insert(mapId, new QuestionRow(id, words.strip(), situation.map(Id::value).orElse(null), null, null,
                 who.id(), who.displayName(), clock.instant().truncatedTo(ChronoUnit.MICROS)));
-        return mapper.byId(mapId, id).orElseThrow(() -> new IllegalArgumentException(
+        return mapper.byId(mapId, id).orElseThrow(() -> new RefusedException(
                 "The question's id is taken by a question about another map; make a new one."));
     }
 
@@ -67,7 +71,7 @@ public class QuestionStore {
         QuestionRow question = mapper.byId(mapId, id).orElseThrow(QuestionStore::gone);
         String cue = cue(question.words());
         Id[] made = new Id[1];
-        StoredMap stored = maps.edit(mapId, revision, who, "Answered “%s”".formatted(question.words()), map -> {
+        StoredMap stored = editing.edit(mapId, revision, who, "Answered “%s”".formatted(question.words()), map -> {
             Reaction reaction = MapIndex.of(map).reaction(reactionId).orElseThrow(() -> new NotFoundException(
                     "No reaction is called “%s”; it may have been taken out meanwhile.".formatted(reactionId)));
             made[0] = EscapeMap.freeId(cue, reaction.responses(), Response::id);

@@ -4,16 +4,18 @@ import app.narrowgate.core.map.Coded;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.progress.Progress;
 import app.narrowgate.core.review.Comparison;
 import app.narrowgate.core.review.Finding;
 import app.narrowgate.core.review.MapReview;
 import app.narrowgate.core.review.Mends;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.map.MapEditing;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.MapView;
 import app.narrowgate.server.map.MapViews;
 import app.narrowgate.server.map.StoredMap;
-import app.narrowgate.server.odds.AnswerStore;
+import app.narrowgate.server.odds.SolvedMaps;
 import app.narrowgate.server.odds.OddsQuestion;
 import app.narrowgate.server.problem.NotFoundException;
 import io.swagger.v3.oas.annotations.Operation;
@@ -60,29 +62,19 @@ class ReviewController {
     }
 
     private final MapStore maps;
-    private final AnswerStore answers;
+    private final MapEditing editing;
+    private final Reviews reviews;
+    private final SolvedMaps solved;
     private final Dismissals dismissals;
     private final MapViews views;
 
-    ReviewController(MapStore maps, AnswerStore answers, Dismissals dismissals, MapViews views) {
+    ReviewController(MapStore maps, MapEditing editing, Reviews reviews, SolvedMaps solved, Dismissals dismissals, MapViews views) {
         this.maps = maps;
-        this.answers = answers;
+        this.editing = editing;
+        this.reviews = reviews;
+        this.solved = solved;
         this.dismissals = dismissals;
         this.views = views;
-    }
-
-    @GetMapping("/review")
-    @Operation(operationId = "review", summary = "Every weakness of the map, those that cost most first")
-    List<ReviewViews.FindingView> review(@PathVariable UUID mapId,
-            @ParameterObject OddsQuestion question) {
-        StoredMap map = maps.head(mapId);
-        Setting setting = question.toSetting(map.index());
-        List<ReviewViews.FindingView> findings = answers.answer(AnswerStore.Question.of(map, setting, "review"),
-                () -> MapReview.of(map.index(), setting).stream()
-                        .map(finding -> ReviewViews.FindingView.of(map.index(), finding)).toList());
-        // Only now: somebody may have dismissed one while the review was computed.
-        Map<Dismissals.Key, Dismissals.Row> dismissed = dismissals.of(mapId);
-        return findings.stream().map(view -> view.dismissed(dismissed.get(view.key()))).toList();
     }
 
     @PutMapping("/review/dismissals")
@@ -115,12 +107,12 @@ class ReviewController {
         Finding.Kind kind = Coded.require(Finding.Kind.class, "The kind", request.kind());
         Id place = Id.of(request.place());
         StoredMap seen = maps.head(mapId);
-        Finding finding = MapReview.of(seen.index(), question.toSetting(seen.index())).stream()
+        Finding finding = reviews.findings(seen, question.toSetting(seen.index()), Progress.NONE).stream()
                 .filter(f -> f.kind() == kind && f.place().equals(place)).findFirst()
                 .orElseThrow(() -> new NotFoundException("This finding is gone; somebody may have mended it meanwhile."));
         String title = Mends.of(seen.index(), finding).stream().filter(m -> m.id().equals(request.mend()))
                 .map(Mends.Mend::title).findFirst().orElse(request.mend());
-        return views.of(maps.edit(mapId, request.revision(), who, "Mended: %s".formatted(title),
+        return views.of(editing.edit(mapId, request.revision(), who, "Mended: %s".formatted(title),
                 map -> Mends.apply(MapIndex.of(map), finding, request.mend())));
     }
 
@@ -131,8 +123,8 @@ class ReviewController {
         StoredMap before = side(mapId, request.before());
         StoredMap after = side(mapId, request.after());
         return ReviewViews.ComparisonView.of(Comparison.of(
-                before.index(), request.before().question().toSetting(before.index()),
-                after.index(), request.after().question().toSetting(after.index())));
+                solved.solved(before, request.before().question().toSetting(before.index())),
+                solved.solved(after, request.after().question().toSetting(after.index()))));
     }
 
     private StoredMap side(UUID mapId, ComparisonRequest.Side side) {

@@ -11,50 +11,10 @@ import java.time.Instant;
 import java.util.List;
 import java.util.OptionalDouble;
 
-/** Findings and comparisons as the client sees them. */
+/** Comparisons as the client sees them. */
 final class ReviewViews {
 
     private ReviewViews() {
-    }
-
-    @Schema(name = "Finding")
-    record FindingView(String kind, @Schema(description = "The situation, reaction, technique or family") String place,
-            @Nullable String response, String reason, String mend,
-            @Schema(description = "What the starts would gain at most; missing where it cannot be computed")
-            @Nullable Double gain,
-            @Schema(description = "What the starts would lose if the one reaction it is about failed; missing where it is "
-                    + "not about one")
-            @Nullable Double stake, @Schema(description = "What can be done about it in one step") List<MendView> mends,
-            @Schema(description = "Missing while nobody has dismissed it") @Nullable DismissalView dismissed) {
-        static FindingView of(Finding f) {
-            return of(f, List.of());
-        }
-
-        static FindingView of(MapIndex index, Finding f) {
-            return of(f, Mends.of(index, f).stream().map(m -> new MendView(m.id(), m.title())).toList());
-        }
-
-        private static FindingView of(Finding f, List<MendView> mends) {
-            return new FindingView(f.kind().code(), f.place().value(), f.response().map(Id::value).orElse(null),
-                    f.reason(), f.mend(), orNull(f.gain()), orNull(f.stake()), mends, null);
-        }
-
-        FindingView dismissed(@Nullable Dismissals.Row row) {
-            return row == null ? this : new FindingView(kind, place, response, reason, mend, gain, stake, mends,
-                    new DismissalView(row.reason(), row.authorName(), row.at()));
-        }
-
-        Dismissals.Key key() {
-            return new Dismissals.Key(kind, place, response == null ? "" : response);
-        }
-    }
-
-    @Schema(name = "Mend")
-    record MendView(String id, String title) {
-    }
-
-    @Schema(name = "Dismissal")
-    record DismissalView(String reason, String author, Instant at) {
     }
 
     @Schema(name = "Comparison")
@@ -71,12 +31,8 @@ final class ReviewViews {
     record ChangeView(String situation, @Nullable Double before, @Nullable Double after, double difference,
             @Nullable String bestBefore, @Nullable String bestAfter) {
         static ChangeView of(Comparison.Change c) {
-            return new ChangeView(c.situation().value(), orNull(c.before()), orNull(c.after()), c.difference(),
+            return new ChangeView(c.situation().value(), FindingView.orNull(c.before()), FindingView.orNull(c.after()), c.difference(),
                     c.bestBefore().map(Id::value).orElse(null), c.bestAfter().map(Id::value).orElse(null));
         }
-    }
-
-    private static Double orNull(OptionalDouble value) {
-        return value.isPresent() ? value.getAsDouble() : null;
     }
 }

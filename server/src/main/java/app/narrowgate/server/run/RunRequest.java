@@ -1,5 +1,6 @@
-package app.narrowgate.server.odds;
+package app.narrowgate.server.run;
 
+import app.narrowgate.server.odds.OddsQuestion;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
@@ -16,7 +17,8 @@ import jakarta.validation.constraints.Pattern;
  * @param rounds for a simulation
  * @param threshold for a cut
  */
-record RunRequest(@NotNull @Pattern(regexp = "simulation|gates|cut", message = "must be simulation, gates or cut")
+record RunRequest(@NotNull @Pattern(regexp = "simulation|gates|cut|review",
+        message = "must be simulation, gates, cut or review")
         @Schema(example = "simulation") String kind, @NotNull @Valid OddsQuestion question,
         @Nullable @Min(1) @Max(1_000_000) Integer rounds, @Nullable Long seed, @Nullable String from,
         @Nullable @DecimalMin("0") @DecimalMax("1") Double threshold) {

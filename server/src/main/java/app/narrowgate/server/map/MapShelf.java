@@ -1,0 +1,60 @@
+package app.narrowgate.server.map;
+
+import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.server.account.SignedIn;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The maps there are: begun, copied, put away and taken out again. */
+@Service
+public class MapShelf {
+
+    private final MapMapper mapper;
+    private final MapStore store;
+    private final RevisionWriter writer;
+
+    MapShelf(MapMapper mapper, MapStore store, RevisionWriter writer) {
+        this.mapper = mapper;
+        this.store = store;
+        this.writer = writer;
+    }
+
+    /** True while there is no map. */
+    public boolean isEmpty() {
+        return mapper.all().isEmpty();
+    }
+
+    List<MapRow> all() {
+        return mapper.all();
+    }
+
+    /** Stores a new map. */
+    @Transactional
+    public StoredMap create(EscapeMap map, UUID author, String summary) {
+        Soundness.require(map);
+        MapRow row = new MapRow(UUID.randomUUID(), map.title(), 1, writer.now(), null, null);
+        mapper.insert(row);
+        writer.first(row.id(), map, author, summary);
+        return new StoredMap(row.id(), 1, MapIndex.of(map));
+    }
+
+    /** A new map that begins as another one is now. */
+    @Transactional
+    public StoredMap copy(UUID from, String title, SignedIn author) {
+        StoredMap source = store.head(from);
+        StoredMap copy = create(source.index().map().titled(title), author.id(),
+                "Copied from “%s”".formatted(source.index().map().title()));
+        mapper.copied(copy.id(), from);
+        return copy;
+    }
+
+    /** Puts a map away, or takes it out again. */
+    @Transactional
+    public void archive(UUID id, boolean away) {
+        store.lock(id);
+        mapper.archive(id, away ? writer.now() : null);
+    }
+}

@@ -1,0 +1,125 @@
+package app.narrowgate.server.run;
+
+import app.narrowgate.core.check.RefusedException;
+import app.narrowgate.core.gate.CutSearch;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.progress.Progress;
+import app.narrowgate.core.round.RoundSimulation;
+import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.map.MapStore;
+import app.narrowgate.server.map.StoredMap;
+import app.narrowgate.server.odds.AnalysisViews;
+import app.narrowgate.server.odds.AnswerStore;
+import app.narrowgate.server.odds.SolvedMaps;
+import app.narrowgate.server.review.Reviews;
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.annotation.PreDestroy;
+import jakarta.validation.Valid;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Long computations: started, watched and stopped. */
+@RestController
+@RequestMapping("/api/maps/{mapId}/runs")
+@Tag(name = "runs")
+class RunController {
+
+    /** On a usual map most are over by then, and asking again is saved. */
+    private static final Duration AT_ONCE = Duration.ofMillis(400);
+
+    private final MapStore maps;
+    private final SolvedMaps solved;
+    private final AnswerStore answers;
+    private final Reviews reviews;
+    private final RunRegistry registry;
+    private final RunWorker worker;
+    private final Clock clock;
+
+    RunController(MapStore maps, SolvedMaps solved, AnswerStore answers, Reviews reviews, RunRegistry registry,
+            RunWorker worker, Clock clock) {
+        this.maps = maps;
+        this.solved = solved;
+        this.answers = answers;
+        this.reviews = reviews;
+        this.registry = registry;
+        this.worker = worker;
+        this.clock = clock;
+    }
+
+    @PostMapping
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    @Operation(operationId = "startRun", summary = "Start a long computation, or join the same one",
+            description = "What is soon over comes back done. One that nobody asks for any more is stopped.")
+    RunView start(@PathVariable UUID mapId, @Valid @RequestBody RunRequest request,
+            @AuthenticationPrincipal SignedIn who) {
+        StoredMap map = maps.head(mapId);
+        Setting setting = request.question().toSetting(map.index());
+        if (request.kind().equals("cut") && request.threshold() == null) {
+            throw new RefusedException("A cut needs a threshold from 0 to 1.");
+        }
+        Run.Key key = new Run.Key(who.id(), mapId, map.revision(), request);
+        Run run = registry.same(key).orElseGet(() -> {
+            Run begun = registry.keep(() -> new Run(key, request.kind(), clock.instant()));
+            worker.work(begun, progress -> compute(map, setting, request, progress));
+            return begun;
+        });
+        run.asked(clock.instant());
+        run.await(AT_ONCE);
+        return view(run, mapId);
+    }
+
+    @GetMapping("/{run}")
+    @Operation(operationId = "run", summary = "How far a long computation is, and its result once it is done")
+    RunView run(@PathVariable UUID mapId, @PathVariable UUID run, @AuthenticationPrincipal SignedIn who) {
+        Run found = registry.find(run, who.id());
+        found.asked(clock.instant());
+        return view(found, mapId);
+    }
+
+    @DeleteMapping("/{run}")
+    @Operation(operationId = "stopRun", summary = "Stop a long computation")
+    RunView stop(@PathVariable UUID mapId, @PathVariable UUID run, @AuthenticationPrincipal SignedIn who) {
+        Run found = registry.find(run, who.id());
+        found.stop();
+        return view(found, mapId);
+    }
+
+    @PreDestroy
+    void close() {
+        registry.stopAll();
+    }
+
+    /** Only now: somebody may have dismissed a finding while it was computed. */
+    private RunView view(Run run, UUID mapId) {
+        RunView view = run.view();
+        return view.findings() == null ? view : view.withFindings(reviews.dismissed(mapId, view.findings()));
+    }
+
+    private RunResult compute(StoredMap map, Setting setting, RunRequest request, Progress progress) {
+        return switch (request.kind()) {
+            case "gates" -> RunResult.of(AnalysisViews.GatesView.of(solved.gates(map, setting, progress)));
+            case "review" -> RunResult.of(reviews.views(map, setting, progress));
+            case "cut" -> RunResult.of(AnalysisViews.CutView.of(answers.answer(
+                    AnswerStore.Question.of(map, setting, "cut " + request.threshold()),
+                    () -> CutSearch.search(solved.solved(map, setting), request.threshold(), progress))));
+            default -> RunResult.of(AnalysisViews.SimulationView.of(map.index(), RoundSimulation.run(
+                    solved.solved(map, setting), Optional.ofNullable(request.from()).map(Id::of),
+                    request.rounds() == null ? 100_000 : request.rounds(), 3,
+                    request.seed() == null ? 1 : request.seed(), progress)));
+        };
+    }
+}
