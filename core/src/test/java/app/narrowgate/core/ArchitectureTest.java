@@ -1,9 +1,9 @@
 package app.narrowgate.core;
 
-import static org.assertj.core.api.Assertions.assertThat;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import app.narrowgate.core.fixture.MapFixture;
 import com.tngtech.archunit.core.domain.Dependency;

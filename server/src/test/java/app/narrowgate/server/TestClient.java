@@ -6,10 +6,13 @@ import java.net.CookieManager;
 import java.net.HttpCookie;
 import java.net.URI;
 import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
-import java.net.http.HttpResponse;
+import java.net.http.HttpRequest;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.net.http.HttpResponse;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Set;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -44,6 +47,23 @@ public final class TestClient {
 
     public Answer get(String path) {
         return send(HttpRequest.newBuilder().GET(), path);
+    }
+
+    /** A long computation from beginning to end: asked for, and asked after until it is over. */
+    public JsonNode run(String map, String body) {
+        Answer started = post(map + "/runs", body);
+        if (started.status() != 202) {
+            throw new IllegalStateException("The run did not start: " + started);
+        }
+        JsonNode view = started.json();
+        Instant until = Instant.now().plus(Duration.ofMinutes(1));
+        while (Set.of("waiting", "running").contains(view.get("state").stringValue())) {
+            if (Instant.now().isAfter(until)) {
+                throw new AssertionError("The run never ended");
+            }
+            view = get(map + "/runs/" + view.get("id").stringValue()).json();
+        }
+        return view;
     }
 
     /** The tag that the answer carries. */

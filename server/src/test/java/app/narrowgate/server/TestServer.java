@@ -39,6 +39,11 @@ public final class TestServer implements AutoCloseable {
         return client().signIn("tamsin", "open-the-gate");
     }
 
+    /** A part of the running application. */
+    public <T> T bean(Class<T> type) {
+        return context.getBean(type);
+    }
+
     @Override
     public void close() {
         context.close();

@@ -13,9 +13,10 @@ import java.util.function.Function;
  * @param title the map's name
  * @param rules the table by which matchups shift rates; where it is empty {@link RateRule#USUAL} holds
  * @param holds what the pins and finishes on the map need
+ * @param house the matchup and the thinking time that hold where nothing else is asked for
  * @param about what a reader should know before trusting its figures; may be empty
  */
-public record EscapeMap(String title, String about, List<Family> families, List<Fact> facts, List<Principle> principles,
+public record EscapeMap(String title, String about, House house, List<Family> families, List<Fact> facts, List<Principle> principles,
         List<Movement> movements, List<Technique> techniques, List<Situation> situations, List<Outcome> outcomes,
         List<Reaction> reactions, List<Aim> aims, List<Matchup> matchups,
         List<RateRule> rules, List<Hold> holds) {
@@ -42,19 +43,19 @@ public record EscapeMap(String title, String about, List<Family> families, List<
 
     /** A map without parts. */
     public static EscapeMap empty(String title) {
-        return new EscapeMap(title, "", List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
+        return new EscapeMap(title, "", House.USUAL, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
                 List.of(), List.of(), List.of(), List.of(), List.of());
     }
 
     /** The same map under another title. */
     public EscapeMap titled(String other) {
-        return new EscapeMap(other, about, families, facts, principles, movements, techniques, situations, outcomes,
+        return new EscapeMap(other, about, house, families, facts, principles, movements, techniques, situations, outcomes,
                 reactions, aims, matchups, rules, holds);
     }
 
     /** The same map with another note about it. */
     public EscapeMap about(String other) {
-        return new EscapeMap(title, other, families, facts, principles, movements, techniques, situations, outcomes,
+        return new EscapeMap(title, other, house, families, facts, principles, movements, techniques, situations, outcomes,
                 reactions, aims, matchups, rules, holds);
     }
 
@@ -65,32 +66,44 @@ public record EscapeMap(String title, String about, List<Family> families, List<
 
     /** The same map with {@code part} in the place of the one with its id, or at the end. */
     public EscapeMap with(Technique part) {
-        return new EscapeMap(title, about, families, facts, principles, movements,
+        return new EscapeMap(title, about, house, families, facts, principles, movements,
                 Parts.put(techniques, part, Technique::id), situations, outcomes, reactions, aims, matchups, rules, holds);
     }
 
     /** The same map with {@code part} in the place of the one with its id, or at the end. */
     public EscapeMap with(Situation part) {
-        return new EscapeMap(title, about, families, facts, principles, movements, techniques,
+        return new EscapeMap(title, about, house, families, facts, principles, movements, techniques,
                 Parts.put(situations, part, Situation::id), outcomes, reactions, aims, matchups, rules, holds);
     }
 
     /** The same map with {@code part} in the place of the one with its id, or at the end. */
     public EscapeMap with(Principle part) {
-        return new EscapeMap(title, about, families, facts, Parts.put(principles, part, Principle::id), movements,
+        return new EscapeMap(title, about, house, families, facts, Parts.put(principles, part, Principle::id), movements,
                 techniques, situations, outcomes, reactions, aims, matchups, rules, holds);
     }
 
     /** The same map with {@code rule} in the place of the one with its id; the table in force becomes its own. */
     public EscapeMap with(RateRule rule) {
-        return new EscapeMap(title, about, families, facts, principles, movements, techniques, situations, outcomes,
+        return new EscapeMap(title, about, house, families, facts, principles, movements, techniques, situations, outcomes,
                 reactions, aims, matchups, Parts.put(rulesInForce(), rule, RateRule::id), holds);
     }
 
     /** The same map with {@code matchup} in the place of the one with its id, or at the end. */
     public EscapeMap with(Matchup matchup) {
-        return new EscapeMap(title, about, families, facts, principles, movements, techniques, situations, outcomes,
+        return new EscapeMap(title, about, house, families, facts, principles, movements, techniques, situations, outcomes,
                 reactions, aims, Parts.put(matchups, matchup, Matchup::id), rules, holds);
+    }
+
+    /** The same map of a house that takes other things for granted. */
+    public EscapeMap of(House other) {
+        return new EscapeMap(title, about, other, families, facts, principles, movements, techniques, situations, outcomes,
+                reactions, aims, matchups, rules, holds);
+    }
+
+    /** The pair that holds where nobody names one. */
+    public Matchup houseMatchup() {
+        return house.matchup().flatMap(id -> matchups.stream().filter(m -> m.id().equals(id)).findFirst())
+                .or(() -> matchups.stream().findFirst()).orElse(Matchup.EVEN);
     }
 
     /** Principle to the stance the house has taken; one that goes by its condition is missing. */
@@ -109,13 +122,13 @@ public record EscapeMap(String title, String about, List<Family> families, List<
     public EscapeMap withoutReaction(Id id) {
         List<Reaction> kept = new ArrayList<>(reactions);
         kept.removeIf(r -> r.id().equals(id));
-        return new EscapeMap(title, about, families, facts, principles, movements, techniques, situations, outcomes,
+        return new EscapeMap(title, about, house, families, facts, principles, movements, techniques, situations, outcomes,
                 kept, aims, matchups, rules, holds.stream().map(hold -> hold.withoutDenial(id)).toList());
     }
 
     /** The same map with other reactions. */
     public EscapeMap withReactions(List<Reaction> others) {
-        return new EscapeMap(title, about, families, facts, principles, movements, techniques, situations, outcomes,
+        return new EscapeMap(title, about, house, families, facts, principles, movements, techniques, situations, outcomes,
                 others, aims, matchups, rules, holds);
     }
 

@@ -60,6 +60,8 @@ public final class MapRules {
         each("matchups", map.matchups(), (matchup, at) -> matchup.facts().keySet().forEach(
                 fact -> named(at + "/facts/" + fact, fact, id -> index.fact(id).isPresent(), "fact")));
         each("holds", map.holds(), this::hold);
+        map.house().matchup().ifPresent(
+                matchup -> named("/house/matchup", matchup, id -> index.matchup(id).isPresent(), "matchup"));
         if (map.aims().isEmpty()) {
             problems.add(new Problem("/aims", "There is no aim; add at least one, or no odds can be computed."));
         }

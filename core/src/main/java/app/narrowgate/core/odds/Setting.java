@@ -3,6 +3,7 @@ package app.narrowgate.core.odds;
 import app.narrowgate.core.check.Range;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Matchup;
+import app.narrowgate.core.map.ThinkingTime;
 import java.util.Collections;
 import java.util.Map;
 import java.util.Set;

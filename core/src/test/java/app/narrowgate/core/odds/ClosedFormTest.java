@@ -7,6 +7,7 @@ import app.narrowgate.core.fixture.MapFixture;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.PlaceKind;
+import app.narrowgate.core.map.ThinkingTime;
 import app.narrowgate.core.solve.Game;
 import app.narrowgate.core.solve.IntervalIterationSolver;
 import org.junit.jupiter.api.Test;

@@ -9,6 +9,7 @@ import app.narrowgate.core.map.Aim;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.PlaceKind;
+import app.narrowgate.core.map.ThinkingTime;
 import app.narrowgate.core.solve.Choice;
 import app.narrowgate.core.solve.StrategyEnumeration;
 import java.util.ArrayDeque;

@@ -33,7 +33,7 @@ class MonotoneTest {
         EnumMap<PlaceKind, Double> worth = new EnumMap<>(map.aims().get(0).worth());
         worth.put(PlaceKind.GUARD, 0.95);
         worth.put(PlaceKind.TURTLE, 0.3);
-        EscapeMap dearer = new EscapeMap(map.title(), "", map.families(), map.facts(), map.principles(),
+        EscapeMap dearer = new EscapeMap(map.title(), "", map.house(), map.families(), map.facts(), map.principles(),
                 map.movements(), map.techniques(), map.situations(), map.outcomes(), map.reactions(),
                 List.of(new Aim(Id.of("even"), "Dearer", worth)), List.of(), List.of(), List.of());
         compare(OddsSolver.solve(MapIndex.of(map), setting), OddsSolver.solve(MapIndex.of(dearer), setting));

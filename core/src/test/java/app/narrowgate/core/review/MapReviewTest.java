@@ -23,10 +23,10 @@ import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.map.Stage;
 import app.narrowgate.core.map.StanceRef;
 import app.narrowgate.core.map.Technique;
+import app.narrowgate.core.map.ThinkingTime;
 import app.narrowgate.core.odds.OddsSolver;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
-import app.narrowgate.core.odds.ThinkingTime;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -56,7 +56,7 @@ class MapReviewTest {
     }
 
     private static EscapeMap with(EscapeMap map, List<Movement> movements, List<Principle> principles) {
-        return new EscapeMap(map.title(), "", map.families(), map.facts(), principles, movements, map.techniques(),
+        return new EscapeMap(map.title(), "", map.house(), map.families(), map.facts(), principles, movements, map.techniques(),
                 map.situations(), map.outcomes(), map.reactions(), map.aims(), List.of(), List.of(), List.of());
     }
 

@@ -22,6 +22,8 @@ import tools.jackson.databind.JsonNode;
 final class Fields {
 
     private static final int MOST_ITEMS = 100_000;
+    /** Stands for a text that could not be read. It is never looked at: what was read counts only if nothing was wrong. */
+    private static final String STAND_IN = "unreadable";
 
     private final JsonNode node;
     private final String place;
@@ -58,8 +60,17 @@ final class Fields {
         problems.add(new Problem(at(field), message));
     }
 
-    /** The field's value; empty when it is missing or null. */
+    /** The field's value; empty when it is missing. What is left out is left out: null is none of the format's values. */
     private Optional<JsonNode> value(String field) {
+        Optional<JsonNode> value = valueOrNull(field);
+        if (value.isEmpty() && node.has(field)) {
+            problem(field, "“%s” is null; give a value or leave it out.".formatted(field));
+        }
+        return value;
+    }
+
+    /** The value of a field that says by null that there is none; empty when it is missing or null. */
+    private Optional<JsonNode> valueOrNull(String field) {
         known.add(field);
         JsonNode value = node.get(field);
         return value == null || value.isNull() ? Optional.empty() : Optional.of(value);
@@ -67,7 +78,7 @@ final class Fields {
 
     private Optional<JsonNode> required(String field) {
         Optional<JsonNode> value = value(field);
-        if (value.isEmpty() && node.isObject()) {
+        if (value.isEmpty() && node.isObject() && !node.has(field)) {
             problem(field, "“%s” is missing.".formatted(field));
         }
         return value;
@@ -81,15 +92,25 @@ final class Fields {
         return value.map(JsonNode::stringValue);
     }
 
+    /** A text that must be there; a stand-in where it is not or does not fit, of which nothing is read. */
     String text(String field, Text rule) {
-        Optional<JsonNode> value = rule.least() > 0 ? required(field) : value(field);
-        return fit(field, string(field, value), rule);
+        return fit(field, string(field, required(field)), rule).orElse(STAND_IN);
     }
 
-    private String fit(String field, Optional<String> text, Text rule) {
+    /** A text that may be left out; empty then, or where it does not fit. */
+    String optionalText(String field, Text rule) {
+        return fit(field, string(field, value(field)), rule).orElse("");
+    }
+
+    /** A text that says what kind of thing this is; empty where it cannot be read, which has been told. */
+    Optional<String> tag(String field) {
+        return string(field, required(field));
+    }
+
+    private Optional<String> fit(String field, Optional<String> text, Text rule) {
         Optional<String> wrong = text.flatMap(t -> rule.problem("“" + field + "”", t));
         wrong.ifPresent(message -> problem(field, message));
-        return text.isPresent() && wrong.isEmpty() ? text.get() : "?";
+        return wrong.isPresent() ? Optional.empty() : text;
     }
 
     /** The part's own id; the stand-in for a bad one is taken from its place, so that it is unique. */
@@ -104,6 +125,11 @@ final class Fields {
 
     Optional<Id> optionalReference(String field) {
         return id(field, value(field));
+    }
+
+    /** A reference that null says there is none of. */
+    Optional<Id> referenceOrNull(String field) {
+        return id(field, valueOrNull(field));
     }
 
     private Optional<Id> id(String field, Optional<JsonNode> value) {
@@ -152,6 +178,10 @@ final class Fields {
         return coded(field, string(field, value(field)), type);
     }
 
+    <E extends Enum<E> & Coded> Optional<E> codedOrNull(String field, Class<E> type) {
+        return coded(field, string(field, valueOrNull(field)), type);
+    }
+
     private <E extends Enum<E> & Coded> Optional<E> coded(String field, Optional<String> text, Class<E> type) {
         Optional<E> constant = text.flatMap(t -> Coded.of(type, t));
         if (text.isPresent() && constant.isEmpty()) {
@@ -175,6 +205,11 @@ final class Fields {
         return value(field).map(value -> read(value, at(field), reader));
     }
 
+    /** An object field read by {@code reader}; empty when missing or null. */
+    <T> Optional<T> objectOrNull(String field, Function<Fields, T> reader) {
+        return valueOrNull(field).map(value -> read(value, at(field), reader));
+    }
+
     /** A list of objects; an absent one is empty. */
     <T> List<T> objects(String field, Function<Fields, T> reader) {
         List<T> read = new ArrayList<>();
@@ -192,13 +227,18 @@ final class Fields {
         return read;
     }
 
-    /** A list of texts; an absent one is empty. */
+    /** A list of texts; an absent one is empty, and what does not fit is told and left out. */
     List<String> texts(String field, Text rule, int most) {
+        return textsByPlace(field, rule, most).stream().flatMap(Optional::stream).toList();
+    }
+
+    /** The same with every entry in its place; empty where it does not fit, which has been told. */
+    List<Optional<String>> textsByPlace(String field, Text rule, int most) {
         List<JsonNode> items = items(field);
         if (items.size() > most) {
             problem(field, "“%s” has %d entries; at most %d fit.".formatted(field, items.size(), most));
         }
-        List<String> texts = new ArrayList<>();
+        List<Optional<String>> texts = new ArrayList<>();
         for (int i = 0; i < Math.min(most, items.size()); i++) {
             Fields item = new Fields(node, place, problems);
             texts.add(item.fit(field + "/" + i, item.string(field + "/" + i, Optional.of(items.get(i))), rule));

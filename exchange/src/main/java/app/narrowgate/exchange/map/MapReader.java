@@ -12,6 +12,7 @@ import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Fact;
 import app.narrowgate.core.map.Family;
 import app.narrowgate.core.map.Hold;
+import app.narrowgate.core.map.House;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Injury;
 import app.narrowgate.core.map.Lean;
@@ -33,6 +34,7 @@ import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.map.Stage;
 import app.narrowgate.core.map.StanceRef;
 import app.narrowgate.core.map.Technique;
+import app.narrowgate.core.map.ThinkingTime;
 import app.narrowgate.core.map.Word;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -46,7 +48,7 @@ import tools.jackson.databind.JsonNode;
 final class MapReader {
 
     private static final int MOST_TEXTS = 50;
-    private static final Requirement STAND_IN = new Requirement.Need(Id.of("unreadable"), "?", 1, Set.of());
+    private static final Requirement STAND_IN = new Requirement.Need(Id.of("unreadable"), "unreadable", 1, Set.of());
 
     private final List<Problem> problems = new ArrayList<>();
 
@@ -61,13 +63,12 @@ final class MapReader {
 
     private EscapeMap map(JsonNode root) {
         Fields fields = new Fields(root, "", problems);
-        String format = fields.text("format", Text.TITLE);
-        if (root.isObject() && !format.equals(MapJson.FORMAT) && !format.equals("?")) {
-            fields.problem("format", "“%s” is not a format known here; this reads %s.".formatted(format, MapJson.FORMAT));
-        }
+        fields.tag("format").filter(format -> !format.equals(MapJson.FORMAT)).ifPresent(format -> fields.problem("format",
+                "“%s” is not a format known here; this reads %s.".formatted(shortened(format), MapJson.FORMAT)));
         EscapeMap map = new EscapeMap(
                 fields.text("title", Text.TITLE),
-                fields.text("about", EscapeMap.ABOUT).replaceAll("^\\?$", ""),
+                fields.optionalText("about", EscapeMap.ABOUT),
+                fields.object("house", MapReader::house).orElse(House.USUAL),
                 fields.objects("families", f -> new Family(f.id(), f.text("title", Text.TITLE))),
                 fields.objects("facts", f -> new Fact(f.id(), f.text("title", Text.TITLE))),
                 fields.objects("principles", MapReader::principle),
@@ -95,6 +96,16 @@ final class MapReader {
             throw new ProblemsException(problems);
         }
         return map;
+    }
+
+    private static String shortened(String text) {
+        return text.length() <= 40 ? text : text.substring(0, 40) + "…";
+    }
+
+    private static House house(Fields f) {
+        return new House(f.optionalReference("matchup"), f.object("thinking", t -> new ThinkingTime(
+                t.number("base", ThinkingTime.COEFFICIENT), t.number("perBit", ThinkingTime.COEFFICIENT)))
+                .orElse(ThinkingTime.USUAL));
     }
 
     private static Principle principle(Fields f) {
@@ -147,21 +158,19 @@ final class MapReader {
         return new Technique.Fault(f.text("sign", Text.WORDS), optionalSentence(f, "cause"), optionalSentence(f, "fix"));
     }
 
-    /** An absent sentence is empty, not the stand-in. */
     private static String optionalSentence(Fields f, String field) {
-        String text = f.text(field, Text.SENTENCE);
-        return text.equals("?") ? "" : text;
+        return f.optionalText(field, Text.SENTENCE);
     }
 
     private List<Id> references(Fields f, String field) {
         List<Id> ids = new ArrayList<>();
-        List<String> texts = f.texts(field, Text.TITLE, MOST_TEXTS);
+        List<Optional<String>> texts = f.textsByPlace(field, Text.TITLE, MOST_TEXTS);
         for (int i = 0; i < texts.size(); i++) {
-            String text = texts.get(i);
-            Optional<String> wrong = text.equals("?") ? Optional.empty() : Id.problem(text);
+            Optional<String> text = texts.get(i);
+            Optional<String> wrong = text.flatMap(Id::problem);
             String where = f.at(field) + "/" + i;
             wrong.ifPresent(message -> problems.add(new Problem(where, message)));
-            ids.add(wrong.isPresent() || text.equals("?") ? Id.of("unreadable") : Id.of(text));
+            ids.add(wrong.isPresent() ? Id.of("unreadable") : text.map(Id::of).orElse(Id.of("unreadable")));
         }
         return ids;
     }
@@ -169,12 +178,12 @@ final class MapReader {
     /** A list of codes of {@code type}; an absent one is empty. */
     private <E extends Enum<E> & Coded> Set<E> codes(Fields f, String field, Class<E> type) {
         Set<E> codes = new LinkedHashSet<>();
-        List<String> texts = f.texts(field, Text.TITLE, MOST_TEXTS);
+        List<Optional<String>> texts = f.textsByPlace(field, Text.TITLE, MOST_TEXTS);
         for (int i = 0; i < texts.size(); i++) {
-            Optional<E> code = Coded.of(type, texts.get(i));
-            if (code.isEmpty() && !texts.get(i).equals("?")) {
+            Optional<E> code = texts.get(i).flatMap(text -> Coded.of(type, text));
+            if (code.isEmpty() && texts.get(i).isPresent()) {
                 problems.add(new Problem(f.at(field) + "/" + i,
-                        "“%s” is not one of %s.".formatted(texts.get(i), Coded.codes(type))));
+                        "“%s” is not one of %s.".formatted(texts.get(i).get(), Coded.codes(type))));
             }
             code.ifPresent(codes::add);
         }
@@ -195,26 +204,26 @@ final class MapReader {
     }
 
     private static Situation situation(Fields f) {
-        Optional<PlaceKind> rest = f.optionalCoded("rest", PlaceKind.class);
+        Optional<PlaceKind> rest = f.codedOrNull("rest", PlaceKind.class);
         if (rest.equals(Optional.of(PlaceKind.TAP))) {
             f.problem("rest", "Nobody rests in a tap; make it an outcome.");
             rest = Optional.empty();
         }
         return new Situation(f.id(), f.text("title", Text.TITLE), f.reference("family"), f.coded("stage", Stage.class),
                 f.byCode("held", Segment.class, (held, name) -> held.text(name, Text.TITLE)), f.flags("facts"),
-                f.object("clock", c -> new Clock(c.number("seconds", Clock.SECONDS), c.reference("becomes"))),
+                f.objectOrNull("clock", c -> new Clock(c.number("seconds", Clock.SECONDS), c.reference("becomes"))),
                 f.number("entry", Situation.ENTRY, 0), rest);
     }
 
     private Reaction reaction(Fields f) {
         return new Reaction(f.id(), f.reference("from"), f.reference("technique"), f.flags("needs"),
                 f.number("seconds", Reaction.SECONDS), likelihood(f, "works", Range.CHANCE),
-                f.optionalReference("stuffed"), f.objects("responses", this::response));
+                f.referenceOrNull("stuffed"), f.objects("responses", this::response));
     }
 
     private Response response(Fields f) {
         return new Response(f.id(), f.text("cue", Text.WORDS), likelihood(f, "often", Likelihood.WEIGHT),
-                f.optionalReference("leads"));
+                f.referenceOrNull("leads"));
     }
 
     private static Likelihood likelihood(Fields f, String field, Range rule) {
@@ -242,7 +251,7 @@ final class MapReader {
     private static RateRule rule(Fields f) {
         return new RateRule(f.id(), f.text("title", Text.TITLE), f.coded("gauge", RateRule.Gauge.class),
                 f.number("above", RateRule.DOSE, 0), f.number("most", RateRule.DOSE),
-                f.optionalCoded("target", Lean.class), f.coded("effect", RateRule.Effect.class),
+                f.codedOrNull("target", Lean.class), f.coded("effect", RateRule.Effect.class),
                 f.number("amount", RateRule.AMOUNT), f.text("reason", Text.WORDS), f.text("source", Text.WORDS));
     }
 }

@@ -4,6 +4,7 @@ import app.narrowgate.core.map.Aim;
 import app.narrowgate.core.map.Coded;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Hold;
+import app.narrowgate.core.map.House;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Likelihood;
 import app.narrowgate.core.map.Matchup;
@@ -14,6 +15,7 @@ import app.narrowgate.core.map.Requirement;
 import app.narrowgate.core.map.Response;
 import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.map.Technique;
+import app.narrowgate.core.map.ThinkingTime;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -35,6 +37,7 @@ final class MapWriter {
         root.put("format", MapJson.FORMAT);
         root.put("title", map.title());
         text(root, "about", map.about());
+        house(root, map.house());
         list(root, "families", map.families(), f -> named(f.id(), f.title()));
         list(root, "facts", map.facts(), f -> named(f.id(), f.title()));
         list(root, "principles", map.principles(), MapWriter::principle);
@@ -57,6 +60,20 @@ final class MapWriter {
 
     private static ObjectNode named(Id id, String title) {
         return JSON.objectNode().put("id", id.value()).put("title", title);
+    }
+
+    /** What is as it would be without saying so is not said. */
+    private static void house(ObjectNode root, House house) {
+        if (house.equals(House.USUAL)) {
+            return;
+        }
+        ObjectNode node = root.putObject("house");
+        house.matchup().ifPresent(matchup -> node.put("matchup", matchup.value()));
+        if (!house.thinking().equals(ThinkingTime.USUAL)) {
+            ObjectNode thinking = node.putObject("thinking");
+            number(thinking, "base", house.thinking().base());
+            number(thinking, "perBit", house.thinking().perBit());
+        }
     }
 
     private static ObjectNode principle(Principle principle) {

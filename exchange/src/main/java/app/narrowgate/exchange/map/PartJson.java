@@ -188,6 +188,9 @@ public final class PartJson {
                 root.set(other, kept);
             }
         }
+        if (list.equals("matchups") && root.get("house") instanceof ObjectNode house) {
+            field(house, "matchup", id, seen -> { }, instead);
+        }
         going.forEach(part -> remove(root, part.list(), part.id().value(), ""));
         for (String other : LISTS) {
             root.path(other).values().forEach(part ->

@@ -3,6 +3,7 @@ package app.narrowgate.server.exchange;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.exchange.graph.MapGraph;
 import app.narrowgate.exchange.links.LinksCsv;
+import app.narrowgate.exchange.map.MapZip;
 import app.narrowgate.server.map.MapStore;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -26,6 +27,7 @@ class ExportController {
     private static final String CSV = "text/csv;charset=UTF-8";
     private static final String DOT = "text/vnd.graphviz;charset=UTF-8";
     private static final String GRAPHML = "application/graphml+xml;charset=UTF-8";
+    private static final String ZIP = "application/zip";
     private static final String SCHEMA = "application/schema+json";
 
     private final MapStore maps;
@@ -50,6 +52,13 @@ class ExportController {
     @Operation(operationId = "dot", summary = "A map as a graph in DOT")
     ResponseEntity<String> dot(@PathVariable UUID mapId) {
         return file("map.dot", DOT, MapGraph.toDot(map(mapId)));
+    }
+
+    @GetMapping(path = "/maps/{mapId}/folder", produces = ZIP)
+    @Operation(operationId = "mapFolder", summary = "A map as an archive of files, one a family")
+    ResponseEntity<byte[]> folder(@PathVariable UUID mapId) {
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType(ZIP))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"map.zip\"").body(MapZip.write(map(mapId)));
     }
 
     @GetMapping(path = "/formats/map-schema", produces = SCHEMA)

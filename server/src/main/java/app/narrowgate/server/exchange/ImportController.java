@@ -5,6 +5,7 @@ import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.exchange.links.LinksCsv;
 import app.narrowgate.exchange.map.MapJson;
 import app.narrowgate.exchange.map.MapMerge;
+import app.narrowgate.exchange.map.MapZip;
 import app.narrowgate.server.account.SignedIn;
 import app.narrowgate.server.map.MapDifference;
 import app.narrowgate.server.map.MapEditing;
@@ -19,6 +20,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.Base64;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -37,17 +39,26 @@ class ImportController {
     /** A file to read in. */
     @Schema(name = "MapImport")
     record MapImport(@Min(1) @Schema(description = "The revision on screen, on which the file was looked at") int revision,
-            @NotNull @Schema(allowableValues = {"json", "csv"}) String format,
-            @NotNull @Size(max = 10_000_000) String text,
+            @NotNull @Schema(allowableValues = {"json", "csv", "zip"}) String format,
+            @NotNull @Size(max = 10_000_000) @Schema(description = "The file's text; of a zip its bytes in Base64") String text,
             @Schema(description = "Whether what the file does not hold is taken out") boolean whole) {
 
         EscapeMap into(EscapeMap map) {
             return switch (format) {
                 case "json" -> whole ? MapJson.read(text) : MapMerge.into(map, MapJson.read(text));
+                case "zip" -> whole ? MapZip.read(bytes()) : MapMerge.into(map, MapZip.read(bytes()));
                 case "csv" -> LinksCsv.read(map, text, whole);
                 default -> throw new RefusedException(
-                        "The format is “%s”; json or csv can be read.".formatted(format));
+                        "The format is “%s”; json, csv or zip can be read.".formatted(format));
             };
+        }
+
+        private byte[] bytes() {
+            try {
+                return Base64.getDecoder().decode(text);
+            } catch (IllegalArgumentException e) {
+                throw new RefusedException("The archive came without its bytes in Base64.");
+            }
         }
     }
 
@@ -82,7 +93,7 @@ class ImportController {
     }
 
     @PostMapping
-    @Operation(operationId = "importMap", summary = "Read a file into the map; one change, which can be undone")
+    @Operation(operationId = "importIntoMap", summary = "Read a file into the map; one change, which can be undone")
     MapView read(@PathVariable UUID mapId, @Valid @RequestBody MapImport file, @AuthenticationPrincipal SignedIn who) {
         return views.of(editing.edit(mapId, file.revision(), who,
                 file.format().equals("csv") ? "Read a table of links" : "Read a map file", file::into));

@@ -3,7 +3,9 @@ package app.narrowgate.server.map;
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.check.Text;
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.House;
 import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.ThinkingTime;
 import app.narrowgate.exchange.map.MapJson;
 import app.narrowgate.exchange.map.PartJson;
 import app.narrowgate.server.account.SignedIn;
@@ -51,6 +53,17 @@ class MapController {
         static MapSummary of(StoredMap stored, UUID copiedFrom) {
             return new MapSummary(stored.id(), stored.index().map().title(), stored.revision(), false, copiedFrom);
         }
+    }
+
+    /**
+     * What the house takes for granted.
+     *
+     * @param matchup a saved matchup; the map's first one when missing
+     * @param thinkBase seconds to react at all
+     * @param thinkPerBit seconds for each doubling of the choices
+     */
+    @Schema(name = "HouseEdit")
+    record HouseEdit(@Min(1) int revision, @Nullable @Size(max = 64) String matchup, double thinkBase, double thinkPerBit) {
     }
 
     /** A map to begin. */
@@ -126,6 +139,16 @@ class MapController {
             @AuthenticationPrincipal SignedIn who) {
         return views.of(editing.edit(mapId, edit.revision(), who, "Named the map “%s”".formatted(edit.title().strip()),
                 map -> map.titled(edit.title().strip()).about(edit.about().strip())));
+    }
+
+    @PutMapping("/{mapId}/house")
+    @Operation(operationId = "changeHouse", summary = "Say which matchup and thinking time hold where nobody names others")
+    MapView changeHouse(@PathVariable UUID mapId, @Valid @RequestBody HouseEdit edit,
+            @AuthenticationPrincipal SignedIn who) {
+        Optional<Id> matchup = Optional.ofNullable(edit.matchup()).filter(m -> !m.isBlank()).map(Id::of);
+        House house = new House(matchup, new ThinkingTime(edit.thinkBase(), edit.thinkPerBit()));
+        return views.of(editing.edit(mapId, edit.revision(), who, "Changed what the house takes for granted",
+                map -> map.of(house)));
     }
 
     @PutMapping("/{mapId}/archived")

@@ -47,7 +47,7 @@ public final class MapDifference {
         Map<String, String> titles = titles(before);
         titles.putAll(titles(after));
         List<Change> changes = new ArrayList<>();
-        for (String field : List.of("title", "about")) {
+        for (String field : List.of("title", "about", "house")) {
             if (!Objects.equals(one.get(field), other.get(field))) {
                 changes.add(new Change("map", "map", after.title(), "changed",
                         List.of(new FieldChange(field, text(one.get(field), titles), text(other.get(field), titles)))));

@@ -26,11 +26,20 @@ import java.util.UUID;
 
 /** A map as the client sees it: the open format's content, with the revision and what can be undone. */
 @Schema(name = "Map")
-public record MapView(UUID id, int revision, String title, String about, List<Named> families, List<Named> facts,
+public record MapView(UUID id, int revision, String title, String about, HouseView house, List<Named> families, List<Named> facts,
         List<MovementView> movements, List<PrincipleView> principles, List<TechniqueView> techniques,
         List<SituationView> situations, List<OutcomeView> outcomes, List<ReactionView> reactions, List<AimView> aims,
         List<MatchupView> matchups, List<RuleView> rules, List<HoldTitle> holds,
         @Nullable RevisionView undo, @Nullable RevisionView redo) {
+
+    @Schema(name = "House", description = "What holds where nothing else is asked for")
+    record HouseView(@Schema(description = "Missing where the map has no matchup") @Nullable String matchup,
+            double thinkBase, double thinkPerBit) {
+        static HouseView of(EscapeMap map) {
+            return new HouseView(map.matchups().isEmpty() ? null : map.houseMatchup().id().value(),
+                    map.house().thinking().base(), map.house().thinking().perBit());
+        }
+    }
 
     /** Something with a title. */
     record Named(String id, String title) {
@@ -158,7 +167,7 @@ public record MapView(UUID id, int revision, String title, String about, List<Na
     static MapView of(StoredMap stored, RevisionRow undo, RevisionRow redo) {
         EscapeMap map = stored.index().map();
         return new MapView(stored.id(), stored.revision(), map.title(), map.about(),
-                map.families().stream().map(f -> new Named(f.id().value(), f.title())).toList(),
+                HouseView.of(map), map.families().stream().map(f -> new Named(f.id().value(), f.title())).toList(),
                 map.facts().stream().map(f -> new Named(f.id().value(), f.title())).toList(),
                 map.movements().stream().map(MovementView::of).toList(),
                 map.principles().stream().map(PrincipleView::of).toList(),

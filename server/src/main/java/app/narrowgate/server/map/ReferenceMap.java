@@ -25,7 +25,7 @@ public final class ReferenceMap {
      */
     static EscapeMap empty(String title) {
         EscapeMap map = read();
-        return new EscapeMap(title, "", map.families(), map.facts(), map.principles(), map.movements(), List.of(),
+        return new EscapeMap(title, "", map.house(), map.families(), map.facts(), map.principles(), map.movements(), List.of(),
                 List.of(), map.outcomes(), List.of(), map.aims(), map.matchups(), map.rules(), List.of());
     }
 

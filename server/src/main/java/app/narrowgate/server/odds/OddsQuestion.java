@@ -10,8 +10,8 @@ import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.Occasion;
 import app.narrowgate.core.map.Principle;
+import app.narrowgate.core.map.ThinkingTime;
 import app.narrowgate.core.odds.Setting;
-import app.narrowgate.core.odds.ThinkingTime;
 import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.annotation.Nullable;
 import jakarta.validation.constraints.DecimalMax;
@@ -31,7 +31,7 @@ public record OddsQuestion(
                 example = "0.25") @Nullable @DecimalMin("0") @DecimalMax("1") Double read,
         @Parameter(description = "Seconds by which the student starts too late", example = "0.5")
         @Nullable @DecimalMin("0") @DecimalMax("30") Double late,
-        @Parameter(description = "A saved matchup of the map; an even pair when missing", example = "much-heavier")
+        @Parameter(description = "A saved matchup of the map; the house's own when missing", example = "much-heavier")
         @Nullable String matchup,
         @Parameter(description = "Kilograms by which they are heavier, over the saved matchup's", example = "20")
         @Nullable @DecimalMin("-150") @DecimalMax("150") Double weightGap,
@@ -45,9 +45,9 @@ public record OddsQuestion(
         @Parameter(description = "Stances, each written principle/stance, or principle/any to go by its condition; "
                 + "the house's own for the others",
                 example = "near-hand/upper-arm") @Nullable @Size(max = 50) List<String> stance,
-        @Parameter(description = "Seconds to react at all", example = "0.2")
+        @Parameter(description = "Seconds to react at all; the house's own when missing", example = "0.2")
         @Nullable @DecimalMin("0") @DecimalMax("10") Double thinkBase,
-        @Parameter(description = "Seconds for each doubling of the choices", example = "0.15")
+        @Parameter(description = "Seconds for each doubling of the choices; the house's own when missing", example = "0.15")
         @Nullable @DecimalMin("0") @DecimalMax("10") Double thinkPerBit) {
 
     private static final String BY_CONDITION = "any";
@@ -59,13 +59,13 @@ public record OddsQuestion(
      */
     public Setting toSetting(MapIndex index) {
         Id aimId = aim == null || aim.isBlank() ? index.map().aims().get(0).id() : Id.of(aim);
-        ThinkingTime thinking = new ThinkingTime(or(thinkBase, ThinkingTime.USUAL.base()),
-                or(thinkPerBit, ThinkingTime.USUAL.perBit()));
+        ThinkingTime thinking = new ThinkingTime(or(thinkBase, index.map().house().thinking().base()),
+                or(thinkPerBit, index.map().house().thinking().perBit()));
         return new Setting(aimId, or(read, 0.0), or(late, 0.0), thinking, toMatchup(index), toStances(index), Set.of());
     }
 
     private Matchup toMatchup(MapIndex index) {
-        Matchup saved = matchup == null || matchup.isBlank() ? Matchup.EVEN
+        Matchup saved = matchup == null || matchup.isBlank() ? index.map().houseMatchup()
                 : index.matchup(Id.of(matchup)).orElseThrow(() -> new RefusedException(
                         "No matchup is called “%s”; the map has %s.".formatted(matchup,
                                 index.map().matchups().stream().map(m -> m.id().value()).toList())));

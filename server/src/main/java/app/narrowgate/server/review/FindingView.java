@@ -1,7 +1,6 @@
 package app.narrowgate.server.review;
 
 import app.narrowgate.core.map.Id;
-import app.narrowgate.core.review.Comparison;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.review.Finding;
 import app.narrowgate.core.review.Mends;

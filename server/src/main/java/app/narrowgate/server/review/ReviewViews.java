@@ -2,14 +2,9 @@ package app.narrowgate.server.review;
 
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.review.Comparison;
-import app.narrowgate.core.map.MapIndex;
-import app.narrowgate.core.review.Finding;
-import app.narrowgate.core.review.Mends;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
-import java.time.Instant;
 import java.util.List;
-import java.util.OptionalDouble;
 
 /** Comparisons as the client sees them. */
 final class ReviewViews {

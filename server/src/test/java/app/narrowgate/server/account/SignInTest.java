@@ -2,8 +2,8 @@ package app.narrowgate.server.account;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.narrowgate.server.TestClient;
 import app.narrowgate.server.TestClient.Answer;
+import app.narrowgate.server.TestClient;
 import app.narrowgate.server.TestServer;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterAll;

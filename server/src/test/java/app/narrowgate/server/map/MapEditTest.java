@@ -2,8 +2,8 @@ package app.narrowgate.server.map;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.narrowgate.server.TestClient;
 import app.narrowgate.server.TestClient.Answer;
+import app.narrowgate.server.TestClient;
 import app.narrowgate.server.TestServer;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;

@@ -2,8 +2,8 @@ package app.narrowgate.server.map;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.narrowgate.server.TestClient.Answer;
 import app.narrowgate.server.DemoMapTest;
+import app.narrowgate.server.TestClient.Answer;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;

@@ -28,7 +28,11 @@ class OddsApiTest extends DemoMapTest {
         assertThat(odds.get("converged").booleanValue()).isTrue();
         for (JsonNode at : odds.get("situations")) {
             assertThat(at.get("upper").doubleValue() - at.get("lower").doubleValue()).isBetween(0.0, 1e-6);
-            assertThat(at.get("forced").doubleValue()).isLessThanOrEqualTo(at.get("worth").doubleValue() + 1e-6);
+            double ends = at.get("neverEnds").doubleValue();
+            for (JsonNode chance : at.get("ends")) {
+                ends += chance.doubleValue();
+            }
+            assertThat(ends).isCloseTo(1, within(1e-7));
             assertThat(at.get("halfOrBetter").doubleValue())
                     .isGreaterThanOrEqualTo(at.get("guardOrBetter").doubleValue());
         }
@@ -39,13 +43,13 @@ class OddsApiTest extends DemoMapTest {
         JsonNode odds = get("/odds?read=0.25&late=0.5&matchup=bad-knee");
         JsonNode overview = get("/odds/overview?read=0.25&late=0.5&matchup=bad-knee");
         assertThat(overview.get("start")).isEqualTo(odds.get("start"));
-        assertThat(overview.get("forced")).isEqualTo(odds.get("forced"));
         assertThat(overview.get("situations").size()).isEqualTo(odds.get("situations").size());
         overview.get("situations").properties().forEach(entry -> {
             JsonNode whole = odds.get("situations").get(entry.getKey());
             JsonNode glance = entry.getValue();
             assertThat(glance.get("worth")).isEqualTo(whole.get("worth"));
             assertThat(glance.get("best")).isEqualTo(whole.get("best"));
+            assertThat(glance.get("forced")).isEqualTo(whole.get("forced"));
             assertThat(glance.get("tap")).isEqualTo(whole.get("ends").get("tap"));
             assertThat(glance.get("usable").booleanValue())
                     .isEqualTo(whole.get("reactions").findValuesAsString("usable").contains("true"));
@@ -81,47 +85,73 @@ class OddsApiTest extends DemoMapTest {
     }
 
     @Test
-    void gatesLateFlowRestAndSensitivityAnswer() {
-        JsonNode gates = get("/odds/gates");
+    void gatesLateFlowRestAndCutAnswer() {
+        JsonNode gates = run("{\"kind\":\"gates\",\"question\":{}}").get("gates");
         assertThat(gates.get("gates").get(0).get("lost").doubleValue()).isPositive();
         assertThat(get("/odds/late").get("delays").size()).isEqualTo(21);
         JsonNode flow = get("/odds/flow?from=mount-low&exchanges=3");
         assertThat(flow.get("exchanges").get(0).get("places").get("mount-low").doubleValue()).isEqualTo(100);
         assertThat(get("/odds/rest").findValuesAsString("situation")).contains("half-guard");
-        assertThat(get("/odds/sensitivity").get("reactions").get(0).get("visits").doubleValue()).isPositive();
-        JsonNode cut = get("/odds/cut?threshold=0.5");
+        JsonNode cut = run("{\"kind\":\"cut\",\"question\":{},\"threshold\":0.5}").get("cut");
         assertThat(cut.get("found").booleanValue()).isTrue();
         assertThat(cut.get("startWithout").doubleValue()).isLessThan(0.5);
     }
 
     @Test
     void simulationAgreesAndRepeats() {
-        JsonNode rolled = get("/odds/simulation?rounds=20000&seed=4");
+        JsonNode rolled = run("{\"kind\":\"simulation\",\"question\":{},\"rounds\":20000,\"seed\":4}").get("simulation");
         double solved = get("/odds").get("start").doubleValue();
         assertThat(rolled.get("worth").doubleValue()).isCloseTo(solved, within(4 * rolled.get("error").doubleValue()));
-        assertThat(get("/odds/simulation?rounds=20000&seed=4")).isEqualTo(rolled);
+        assertThat(run("{\"kind\":\"simulation\",\"question\":{},\"rounds\":20000,\"seed\":4}").get("simulation"))
+                .isEqualTo(rolled);
         assertThat(rolled.get("stories").get(0).get("steps").size()).isPositive();
     }
 
     @Test
     void anUnchangedAnswerIsNotSentAgain() {
-        String tag = client.tagOf(map + "/odds/gates?read=0.1");
-        assertThat(client.getUnless(map + "/odds/gates?read=0.1", tag).status()).isEqualTo(304);
-        assertThat(client.getUnless(map + "/odds/gates?read=0.2", tag).status()).isEqualTo(200);
+        String tag = client.tagOf(map + "/odds/late?read=0.1");
+        assertThat(client.getUnless(map + "/odds/late?read=0.1", tag).status()).isEqualTo(304);
+        assertThat(client.getUnless(map + "/odds/late?read=0.2", tag).status()).isEqualTo(200);
         int revision = client.get(map).json().get("revision").intValue();
         client.post(map + "/reactions/hub-roll/responses",
                 "{\"revision\":%d,\"cue\":\"They hop\",\"often\":{\"word\":\"rarely\"}}".formatted(revision));
-        assertThat(client.getUnless(map + "/odds/gates?read=0.1", tag).status()).isEqualTo(200);
+        assertThat(client.getUnless(map + "/odds/late?read=0.1", tag).status()).isEqualTo(200);
+    }
+
+    private static JsonNode run(String body) {
+        JsonNode over = client.run(map, body);
+        assertThat(over.get("state").stringValue()).as(over.toString()).isEqualTo("done");
+        return over;
     }
 
     @Test
-    void aRunIsWatchedAndItsResultIsTheSame() {
-        JsonNode run = client.post(map + "/runs",
-                "{\"kind\":\"simulation\",\"question\":{\"read\":0.2},\"rounds\":30000,\"seed\":9}").json();
-        JsonNode over = await(run.get("id").stringValue());
-        assertThat(over.get("state").stringValue()).isEqualTo("done");
-        assertThat(over.get("simulation").get("worth"))
-                .isEqualTo(get("/odds/simulation?read=0.2&rounds=30000&seed=9").get("worth"));
+    void theSameQuestionIsOneRun() {
+        String body = "{\"kind\":\"simulation\",\"question\":{\"read\":0.2},\"rounds\":300000,\"seed\":9}";
+        String first = client.post(map + "/runs", body).json().get("id").stringValue();
+        assertThat(client.post(map + "/runs", body).json().get("id").stringValue()).isEqualTo(first);
+        assertThat(client.run(map, body).get("id").stringValue()).isEqualTo(first);
+    }
+
+    /** What holds where nobody names a matchup stands on the map, and is what is solved. */
+    @Test
+    void theHouseMatchupAndThinkingTimeAreWhatIsSolved() {
+        JsonNode house = client.get(map).json().get("house");
+        String matchup = house.get("matchup").stringValue();
+        assertThat(get("/odds").get("matchup").stringValue()).isEqualTo(matchup);
+        assertThat(get("/odds")).isEqualTo(get("/odds?matchup=%s&thinkBase=%s&thinkPerBit=%s".formatted(matchup,
+                house.get("thinkBase").asString(), house.get("thinkPerBit").asString())));
+        int revision = client.get(map).json().get("revision").intValue();
+        Answer changed = client.put(map + "/house",
+                "{\"revision\":%d,\"matchup\":\"much-heavier\",\"thinkBase\":0.5,\"thinkPerBit\":0.3}".formatted(revision));
+        assertThat(changed.status()).as(changed.text()).isEqualTo(200);
+        assertThat(changed.json().get("house").get("matchup").stringValue()).isEqualTo("much-heavier");
+        assertThat(get("/odds")).isEqualTo(get("/odds?matchup=much-heavier&thinkBase=0.5&thinkPerBit=0.3"));
+        assertThat(client.put(map + "/house", "{\"revision\":%d,\"matchup\":\"giant\",\"thinkBase\":0.5,\"thinkPerBit\":0.3}"
+                .formatted(revision + 1)).status()).isEqualTo(422);
+        assertThat(client.put(map + "/house", "{\"revision\":%d,\"thinkBase\":-1,\"thinkPerBit\":0.3}"
+                .formatted(revision + 1)).status()).isEqualTo(422);
+        client.post(map + "/undo?revision=" + (revision + 1), "");
+        assertThat(client.get(map).json().get("house")).isEqualTo(house);
     }
 
     @Test
@@ -146,7 +176,7 @@ class OddsApiTest extends DemoMapTest {
 
     @Test
     void reviewAndComparisonAnswer() {
-        JsonNode findings = get("/review?matchup=children");
+        JsonNode findings = run("{\"kind\":\"review\",\"question\":{\"matchup\":\"children\"}}").get("findings");
         assertThat(findings.findValuesAsString("kind")).contains("unanswered-response");
         Answer compared = client.post(map + "/comparison",
                 "{\"before\":{\"question\":{}},\"after\":{\"question\":{\"weightGap\":30}}}");
@@ -173,9 +203,8 @@ class OddsApiTest extends DemoMapTest {
     @ParameterizedTest
     @ValueSource(strings = {"/odds?matchup=giant", "/odds?weightGap=900", "/odds?weightGap=NaN", "/odds?stance=near-hand",
         "/odds?stance=near-hand/nowhere", "/odds?level=expert", "/odds?injury=soul", "/odds/explanation?reaction=none",
-        "/odds/explanation", "/odds/explanation?reaction=crossface-at-once", "/odds/cut?threshold=2", "/odds/cut",
-        "/odds/cut?threshold=NaN", "/odds/flow?from=nowhere", "/odds/flow?exchanges=99", "/odds/simulation?rounds=0",
-        "/odds/simulation?rounds=99999999", "/runs/00000000-0000-0000-0000-000000000000"})
+        "/odds/explanation", "/odds/explanation?reaction=crossface-at-once", "/odds/flow?from=nowhere",
+        "/odds/flow?exchanges=99", "/runs/00000000-0000-0000-0000-000000000000"})
     void badQuestionsAreRefused(String path) {
         Answer answer = client.get(map + path);
         assertThat(answer.status()).as(answer.text()).isBetween(400, 499);
@@ -183,7 +212,9 @@ class OddsApiTest extends DemoMapTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"{}", "{\"kind\":\"cut\",\"question\":{}}", "{\"kind\":\"all\",\"question\":{}}",
+    @ValueSource(strings = {"{}", "{\"kind\":\"cut\",\"question\":{}}", "{\"kind\":\"cut\",\"question\":{},\"threshold\":2}",
+        "{\"kind\":\"cut\",\"question\":{},\"threshold\":\"NaN\"}",
+        "{\"kind\":\"simulation\",\"question\":{},\"rounds\":99999999}", "{\"kind\":\"all\",\"question\":{}}",
         "{\"kind\":\"simulation\",\"question\":{\"read\":7}}", "{\"kind\":\"simulation\",\"question\":{},\"rounds\":-1}"})
     void badRunsAreRefused(String body) {
         assertThat(client.post(map + "/runs", body).status()).isBetween(400, 499);

@@ -1,4 +1,4 @@
-package app.narrowgate.core.odds;
+package app.narrowgate.core.map;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

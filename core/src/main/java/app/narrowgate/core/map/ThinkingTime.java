@@ -1,4 +1,4 @@
-package app.narrowgate.core.odds;
+package app.narrowgate.core.map;
 
 import app.narrowgate.core.check.Range;
 

@@ -1,0 +1,120 @@
+package app.narrowgate.server.run;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.narrowgate.core.check.RefusedException;
+import app.narrowgate.core.progress.StoppedException;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.atomic.AtomicReference;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+
+/** How a run ends, on a clock that is moved by hand. */
+class RunTest {
+
+    private static final Instant NOON = Instant.parse("2026-01-05T12:00:00Z");
+    private static final Duration LONG = Duration.ofMinutes(1);
+    private final AtomicReference<Instant> now = new AtomicReference<>(NOON);
+    private final RunWorker worker = new RunWorker(new Clock() {
+        @Override
+        public Instant instant() {
+            return now.get();
+        }
+
+        @Override
+        public java.time.ZoneId getZone() {
+            return ZoneOffset.UTC;
+        }
+
+        @Override
+        public Clock withZone(java.time.ZoneId zone) {
+            return this;
+        }
+    });
+
+    @AfterEach
+    void close() {
+        worker.close();
+    }
+
+    private static Run run() {
+        return new Run(new Run.Key(UUID.randomUUID(), UUID.randomUUID(), 1, "all"), "review", NOON);
+    }
+
+    private Run.State end(Run run) {
+        run.await(LONG);
+        return run.state();
+    }
+
+    @Test
+    void whatComesOutIsTold() {
+        Run run = run();
+        worker.work(run, progress -> {
+            progress.at(1, 2);
+            return RunResult.of(List.of());
+        });
+        assertThat(end(run)).isEqualTo(Run.State.DONE);
+        assertThat(run.view().findings()).isEmpty();
+        assertThat(run.view().done()).isEqualTo(2);
+    }
+
+    @Test
+    void oneThatNobodyAsksForAnyMoreStops() {
+        Run run = run();
+        worker.work(run, progress -> {
+            now.set(NOON.plus(Run.PATIENCE).plusMillis(1));
+            progress.at(1, 2);
+            return RunResult.of(List.of());
+        });
+        assertThat(end(run)).isEqualTo(Run.State.STOPPED);
+    }
+
+    @Test
+    void oneThatIsStillAskedForGoesOn() {
+        Run run = run();
+        worker.work(run, progress -> {
+            now.set(NOON.plus(Run.PATIENCE));
+            run.asked(now.get());
+            now.set(now.get().plus(Run.PATIENCE));
+            progress.at(1, 2);
+            return RunResult.of(List.of());
+        });
+        assertThat(end(run)).isEqualTo(Run.State.DONE);
+    }
+
+    @Test
+    void stoppingRefusingAndFailingAreToldApart() {
+        Run stopped = run();
+        worker.work(stopped, progress -> {
+            throw new StoppedException();
+        });
+        assertThat(end(stopped)).isEqualTo(Run.State.STOPPED);
+        Run refused = run();
+        worker.work(refused, progress -> {
+            throw new RefusedException("Nobody starts anywhere.");
+        });
+        assertThat(end(refused)).isEqualTo(Run.State.FAILED);
+        assertThat(refused.view().failure()).isEqualTo("Nobody starts anywhere.");
+    }
+
+    /** Whatever goes wrong, and however badly, whoever waits is told; a library's own words are for the log. */
+    @Test
+    void anErrorEndsARun() {
+        for (Throwable thrown : List.of(new StackOverflowError(), new IllegalArgumentException("array length"))) {
+            Run run = run();
+            worker.work(run, progress -> {
+                if (thrown instanceof Error error) {
+                    throw error;
+                }
+                throw (RuntimeException) thrown;
+            });
+            assertThat(end(run)).isEqualTo(Run.State.FAILED);
+            assertThat(run.view().failure()).contains("Something went wrong").doesNotContain("array");
+        }
+    }
+}
