@@ -22,12 +22,16 @@ export function Refused({ problem }: { problem: Problem }) {
   );
 }
 
-/** While something is fetched for the first time. */
-export function Loading({ what }: { what: string }) {
+/** While something is fetched or computed for the first time; where it is known, how far that is. */
+export function Loading({ what, progress }: { what: string; progress?: { done: number; of: number } }) {
+  const known = progress !== undefined && progress.of > 0;
   return (
-    <p role="status" className="p-5 text-quiet">
-      {what} …
-    </p>
+    <div role="status" className="max-w-sm p-5 text-quiet">
+      <p>
+        {what} …{known && ` ${progress.done} of ${progress.of}`}
+      </p>
+      {known && <progress className="mt-1 w-full accent-ink" value={progress.done} max={progress.of} />}
+    </div>
   );
 }
 

@@ -1,12 +1,12 @@
 import type { Schemas } from "../../api/client";
 import { readInWords, seconds } from "../../labels";
-import { useAim, useSetting } from "../odds";
+import { matchupOf, useAim, useSetting } from "../odds";
 
 /** Under which setting the figures on a sheet of paper were computed. */
 export function SettingLine({ map }: { map: Schemas["Map"] }) {
   const aim = useAim(map);
   const [setting] = useSetting();
-  const matchup = map.matchups.find((m) => m.id === setting.matchup) ?? map.matchups[0];
+  const matchup = matchupOf(map, setting);
   return (
     <p className="mt-4 text-quiet">
       {map.title}, revision {map.revision}. {matchup ? `${matchup.title}; the` : "The"} partner{" "}

@@ -14,6 +14,12 @@ const OUT = [
     name: "map.json",
   },
   {
+    path: "folder",
+    title: "The map in parts",
+    what: "the same as an archive of files, one a family, to look through and to keep in versions",
+    name: "map.zip",
+  },
+  {
     path: "links",
     title: "The links",
     what: "a table with one row a response, for a spreadsheet",
@@ -66,8 +72,20 @@ export function FilesPage() {
 
 interface Chosen {
   name: string;
-  format: "json" | "csv";
+  format: "json" | "csv" | "zip";
   text: string;
+}
+
+/** A file as it is sent: its text, and of an archive its bytes in Base64. */
+async function opened(file: File): Promise<Chosen> {
+  const name = file.name.toLowerCase();
+  if (!name.endsWith(".zip")) {
+    return { name: file.name, format: name.endsWith(".csv") ? "csv" : "json", text: await file.text() };
+  }
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  let binary = "";
+  for (const byte of bytes) binary += String.fromCharCode(byte);
+  return { name: file.name, format: "zip", text: btoa(binary) };
 }
 
 function Reading({ map }: { map: Schemas["Map"] }) {
@@ -98,21 +116,19 @@ function Reading({ map }: { map: Schemas["Map"] }) {
   return (
     <div className="mt-2 space-y-3">
       <p className="max-w-2xl text-quiet">
-        A map file (JSON) or a table of links (CSV). Nothing is stored until you have seen what it would
-        change, and Undo takes it back.
+        A map file (JSON), an archive of its parts (ZIP) or a table of links (CSV). Nothing is stored until
+        you have seen what it would change, and Undo takes it back.
       </p>
       <label className="block max-w-md">
         <span className="font-semibold">File</span>
         <input
           className="box mt-0.5"
           type="file"
-          accept=".json,.csv,application/json,text/csv"
+          accept=".json,.csv,.zip,application/json,text/csv,application/zip"
           onChange={(event) => {
             const chosen = event.target.files?.[0];
             if (!chosen) return;
-            void chosen.text().then((text) => {
-              const format = chosen.name.toLowerCase().endsWith(".csv") ? "csv" : "json";
-              const next: Chosen = { name: chosen.name, format, text };
+            void opened(chosen).then((next) => {
               setFile(next);
               look(next, whole);
             });

@@ -1,12 +1,13 @@
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { problemOf, type Schemas } from "../../api/client";
+import { isOver } from "../../api/run";
 import { hundred, tenths } from "../../labels";
 import { Gate } from "../../ui/Gate";
 import { Failed, Loading, Refused } from "../../ui/Notice";
 import { paths, reactionTitle, useMap } from "../map";
 import { OddsControls, settingQuery, useGates, useSetting } from "../odds";
-import { isOver, useCut } from "./cut";
+import { useCut } from "./cut";
 
 const SHOWN = 12;
 
@@ -16,7 +17,8 @@ export function GatesPage() {
   const gates = useGates(map.data);
   if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
   if (gates.isError) return <Failed problem={problemOf(gates.error)} retry={() => void gates.refetch()} />;
-  if (!map.data || !gates.data) return <Loading what="Taking each reaction away in turn" />;
+  if (!map.data || !gates.data)
+    return <Loading what="Taking each reaction away in turn" progress={gates.progress} />;
   return (
     <div className="lg:grid lg:min-h-[calc(100dvh-52px)] lg:grid-cols-[minmax(0,1fr)_300px]">
       <main className="min-w-0 px-5 pt-2 pb-10">
@@ -157,7 +159,13 @@ function Shutting({ map, start }: { map: Schemas["Map"]; start: number }) {
 
 function CutResult({ map, cut }: { map: Schemas["Map"]; cut: Schemas["SmallestCut"] }) {
   if (!cut.found) {
-    return <p role="status">No set was found; it would take at least {cut.atLeast}.</p>;
+    return (
+      <p role="status">
+        {cut.exact
+          ? "No set does it: what is left is rest."
+          : `No set was found; it would take at least ${cut.atLeast}.`}
+      </p>
+    );
   }
   return (
     <div role="status" className="space-y-2">
@@ -178,7 +186,7 @@ function CutResult({ map, cut }: { map: Schemas["Map"]; cut: Schemas["SmallestCu
       <p className="text-quiet">
         {cut.exact
           ? "No smaller set does it."
-          : `No set smaller than ${Math.min(cut.atLeast, cut.reactions.length)} was found to do it.`}
+          : `It takes at least ${cut.atLeast}; whether a set smaller than this one does it is not known.`}
       </p>
     </div>
   );

@@ -1,5 +1,6 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
-import { api, unwrap, type Schemas } from "../../api/client";
+import { api, unwrap } from "../../api/client";
+import { isOver } from "../../api/run";
 import type { Setting } from "../odds";
 
 const LOOK_EVERY = 400;
@@ -18,17 +19,13 @@ export function useCut(mapId: string, setting: Setting) {
   const id = start.data?.id;
   const run = useQuery({
     queryKey: ["run", mapId, id],
-    enabled: id !== undefined,
+    enabled: start.data !== undefined && !isOver(start.data),
     queryFn: () => unwrap(api.GET("/api/maps/{mapId}/runs/{run}", { params: { path: { mapId, run: id! } } })),
-    refetchInterval: (query) => (isOver(query.state.data) ? false : LOOK_EVERY),
+    refetchInterval: (query) => (query.state.data && isOver(query.state.data) ? false : LOOK_EVERY),
   });
   const stop = useMutation({
     mutationFn: () =>
       unwrap(api.DELETE("/api/maps/{mapId}/runs/{run}", { params: { path: { mapId, run: id! } } })),
   });
   return { start, run: run.data ?? start.data, error: start.error ?? run.error, stop };
-}
-
-export function isOver(run: Schemas["Run"] | undefined): boolean {
-  return run !== undefined && run.state !== "waiting" && run.state !== "running";
 }

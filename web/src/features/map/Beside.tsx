@@ -1,7 +1,8 @@
+import { rollup } from "d3-array";
 import { memo } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
-import { hundred, tenths } from "../../labels";
+import { hundred, KIND_LABEL, tenths } from "../../labels";
 import { settingQuery, useReview, type Overview } from "../odds";
 import { Filters } from "./Filters";
 import { findingPath, findingPlace } from "./holes";
@@ -41,7 +42,7 @@ function Standing({ map, odds, was }: { map: Schemas["Map"]; odds: Overview; was
         </>
       ) : (
         <>
-          {hundred(odds.forced)} if they always find your worst. Narrowest:{" "}
+          {forcedInWords(odds)}Narrowest:{" "}
           {narrowest(odds.situations, 2)
             .map((id) => `${placeTitle(map, id)} ${hundred(odds.situations[id]!.worth)}`)
             .join("; ")}
@@ -50,6 +51,17 @@ function Standing({ map, odds, was }: { map: Schemas["Map"]; odds: Overview; was
       )}
     </p>
   );
+}
+
+/** "Whatever they do: guard from 6 places. " Nothing where nothing can be forced. */
+function forcedInWords(odds: Overview): string {
+  const kinds = rollup(
+    Object.values(odds.situations).filter((at) => at.forced),
+    (places) => places.length,
+    (at) => at.forced!,
+  );
+  const told = [...kinds].map(([kind, places]) => `${KIND_LABEL[kind] ?? kind} from ${places} places`);
+  return told.length > 0 ? `Whatever they do: ${told.join(", ")}. ` : "";
 }
 
 /** Drawn again when the hand rests, not while it moves. */

@@ -4,7 +4,7 @@ import { readInWords, seconds } from "../../labels";
 import { Measure } from "../../ui/Measure";
 import { letGo } from "./moving";
 import { useAim } from "./odds";
-import { useSetting } from "./setting";
+import { matchupOf, useSetting } from "./setting";
 
 /** Partner's read, late start and aim; everything re-solves while they move. */
 export function OddsControls({ map, stacked = false }: { map: Schemas["Map"]; stacked?: boolean }) {
@@ -19,7 +19,7 @@ export function OddsControls({ map, stacked = false }: { map: Schemas["Map"]; st
       <Pick
         label="Matchup"
         beside={stacked}
-        value={setting.matchup ?? map.matchups[0]?.id ?? ""}
+        value={matchupOf(map, setting)?.id ?? ""}
         options={map.matchups}
         onChange={(id) => change({ matchup: id })}
       />

@@ -1,6 +1,7 @@
 import { keepPreviousData, queryOptions, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { api, unwrap, type Schemas } from "../../api/client";
+import { runToEnd, type Progress } from "../../api/run";
 import { useSetting, useWrittenSetting, type Setting } from "./setting";
 
 export type OddsData = Schemas["Odds"];
@@ -110,18 +111,35 @@ function useComputed<T>(
   });
 }
 
+/** The same for what may take long on a large map: it tells how far it is, and stops when nobody looks any more. */
+function useRun<T>(
+  kind: "gates" | "review",
+  map: Schemas["Map"] | undefined,
+  result: (run: Schemas["Run"]) => T | undefined,
+) {
+  const setting = useWrittenSetting();
+  const [progress, setProgress] = useState<Progress>();
+  const query = useQuery({
+    queryKey: [kind, map?.id, map?.revision, setting, undefined],
+    enabled: map !== undefined,
+    placeholderData: keepPreviousData,
+    queryFn: async ({ signal }) => {
+      setProgress(undefined);
+      const run = await runToEnd(map!.id, { kind, question: { ...setting } }, signal, setProgress);
+      return result(run)!;
+    },
+  });
+  return { ...query, progress };
+}
+
 /** What everything hangs on: the map without each reaction in turn. */
 export function useGates(map: Schemas["Map"] | undefined) {
-  return useComputed("gates", map, (params, signal) =>
-    unwrap(api.GET("/api/maps/{mapId}/odds/gates", { params, signal })),
-  );
+  return useRun("gates", map, (run) => run.gates);
 }
 
 /** The map's weaknesses, those that cost most first. */
 export function useReview(map: Schemas["Map"] | undefined) {
-  return useComputed("review", map, (params, signal) =>
-    unwrap(api.GET("/api/maps/{mapId}/review", { params, signal })),
-  );
+  return useRun("review", map, (run) => run.findings);
 }
 
 /** What a late start costs. */

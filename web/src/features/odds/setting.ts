@@ -1,5 +1,6 @@
 import { useCallback, useMemo, useSyncExternalStore } from "react";
 import { useSearchParams } from "react-router";
+import type { Schemas } from "../../api/client";
 import { isMoving, letGo, move, onMove, underTheHand } from "./moving";
 
 /** What the odds are asked for; it lives in the address, so that a link opens the same view. */
@@ -62,6 +63,12 @@ export function useSetting(): [
     [change],
   );
   return [setting, change, drag];
+}
+
+/** The matchup that is solved: the one that is set, else the house's own, as the server takes it. */
+export function matchupOf(map: Schemas["Map"], setting: Setting): Schemas["Matchup"] | undefined {
+  const id = setting.matchup ?? map.house.matchup;
+  return map.matchups.find((m) => m.id === id);
 }
 
 /** True while a hand moves a part of the setting. */

@@ -34,7 +34,7 @@ export function ReviewPage() {
   const [kind, setKind] = useState("");
   if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
   if (review.isError) return <Failed problem={problemOf(review.error)} retry={() => void review.refetch()} />;
-  if (!map.data || !review.data) return <Loading what="Looking for holes" />;
+  if (!map.data || !review.data) return <Loading what="Looking for holes" progress={review.progress} />;
   const open = review.data.filter((f) => !f.dismissed);
   const dismissed = review.data.filter((f) => f.dismissed);
   const kinds = [...new Set(open.map((f) => f.kind))];

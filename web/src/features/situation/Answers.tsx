@@ -102,9 +102,8 @@ function Sentence({
     .map(([kind, chance]) => ({ kind, count: hundred(chance) }))
     .filter((end) => end.count > 0)
     .sort((a, b) => b.count - a.count);
-  const held = 100 - ends.reduce((sum, end) => sum + end.count, 0);
   const list = ends.map((end) => `${KIND_LABEL[end.kind] ?? end.kind} ${end.count}`);
-  if (held >= 2) list.push(`held for ever ${held}`);
+  if (hundred(at.neverEnds) > 0) list.push(`held for ever ${hundred(at.neverEnds)}`);
   return (
     <>
       {aim?.chance ? (
@@ -114,7 +113,12 @@ function Sentence({
       )}
       {was === undefined ? "" : `, was ${was}`}
       {at.stop ? ". Staying is best" : ""}. {loss && <>{loss} </>}
-      <span className="text-quiet">They end in {list.join(", ")}.</span>
+      <span className="text-quiet">
+        They end in {list.join(", ")}.
+        {at.forced &&
+          !at.stop &&
+          ` Whatever they do, you can end in ${KIND_LABEL[at.forced] ?? at.forced} or better.`}
+      </span>
     </>
   );
 }

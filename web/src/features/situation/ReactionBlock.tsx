@@ -46,7 +46,7 @@ export function ReactionBlock({
         <span className="key" aria-hidden="true">
           {rank}
         </span>
-        <h3 className="min-w-0 text-[17px]" style={narrowness(odds.worth)}>
+        <h3 className="min-w-0 text-[17px]" style={odds.known ? narrowness(odds.worth) : undefined}>
           {title}
         </h3>
         <button
@@ -57,9 +57,13 @@ export function ReactionBlock({
         >
           Edit
         </button>
-        <Odds worth={odds.worth} was={was?.worth} className="ml-auto text-[18px]" />
+        {odds.known ? (
+          <Odds worth={odds.worth} was={was?.worth} className="ml-auto text-[18px]" />
+        ) : (
+          <span className="ml-auto text-quiet">not yet known</span>
+        )}
       </div>
-      <Gate worth={odds.worth} height={9} className="mt-1" />
+      {odds.known && <Gate worth={odds.worth} height={9} className="mt-1" />}
       {odds.usable ? (
         <Working map={map} situation={situation} reaction={reaction} odds={odds} />
       ) : (
@@ -109,7 +113,7 @@ export function ReactionBlock({
             <Teaching technique={technique} />
           </Disclosure>
         )}
-        {odds.usable && (
+        {odds.usable && odds.known && (
           <Disclosure title={`Why ${hundred(odds.worth)}?`}>
             <Why map={map} reaction={reaction.id} worth={odds.worth} />
           </Disclosure>

@@ -4,7 +4,7 @@ import type { Schemas } from "../../api/client";
 import { techniqueOf } from "../map";
 import { hundred } from "../../labels";
 import { Gate } from "../../ui/Gate";
-import { useOtherOdds, useSetting, type Setting } from "../odds";
+import { matchupOf, useOtherOdds, useSetting, type Setting } from "../odds";
 import { closedInWords } from "./closing";
 
 /** The matchup or stance laid beside the one that is set, as it stands in the address. */
@@ -48,7 +48,7 @@ export function SideBySide({
   const odds = useOtherOdds(map, other);
   const there = other && odds.data?.situations[situation.id];
   const [setting] = useSetting();
-  const now = map.matchups.find((m) => m.id === setting.matchup)?.title ?? map.matchups[0]?.title ?? "As set";
+  const now = matchupOf(map, setting)?.title ?? "As set";
   return (
     <section className="border-b border-rule py-1.5" aria-label="Side by side">
       <label className="flex items-center gap-2">

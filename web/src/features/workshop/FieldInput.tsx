@@ -3,6 +3,7 @@ import { Framed, type FieldProps, type Of } from "./Framed";
 import { ClockField, FlagsField, HeldField, RefField, RefsField, StanceField } from "./LinkFields";
 import { NeedsField } from "./NeedsField";
 import type { Part } from "./parts";
+import { useRowKeys } from "./rowKeys";
 import {
   ChoiceField,
   CodesField,
@@ -55,6 +56,7 @@ export function FieldInput(props: FieldProps): ReactNode {
 
 function RowsField(props: FieldProps<Of<"rows">>) {
   const rows = (props.value as Part[] | undefined) ?? [];
+  const { keys, taken } = useRowKeys(rows.length);
   const change = (at: number, row: Part) => props.onChange(rows.map((r, i) => (i === at ? row : r)));
   return (
     <Framed props={props} group>
@@ -62,7 +64,7 @@ function RowsField(props: FieldProps<Of<"rows">>) {
         <>
           {rows.map((row, at) => (
             <div
-              key={(row.id as string | undefined) ?? at}
+              key={keys[at]}
               role="group"
               aria-label={`${props.field.one} ${at + 1}`}
               className="mb-2 grid gap-x-4 gap-y-1 border-l-2 border-rule pl-3 sm:grid-cols-2"
@@ -80,7 +82,10 @@ function RowsField(props: FieldProps<Of<"rows">>) {
               <button
                 type="button"
                 className="word justify-self-start"
-                onClick={() => props.onChange(rows.filter((_, i) => i !== at))}
+                onClick={() => {
+                  taken(at);
+                  props.onChange(rows.filter((_, i) => i !== at));
+                }}
               >
                 Take this {props.field.one} out
               </button>

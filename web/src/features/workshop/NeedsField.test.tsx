@@ -64,6 +64,22 @@ describe("what a pin or a finish needs, as it is edited", () => {
     expect(typed).toHaveBeenLastCalledWith({ all: [] });
   });
 
+  it("keeps each need's own figures when the one before it is taken out", async () => {
+    render(
+      <Field
+        begin={{
+          all: [
+            { title: "Seat low", work: 1 },
+            { title: "Head held", work: 4 },
+          ],
+        }}
+      />,
+    );
+    await userEvent.click(screen.getAllByRole("button", { name: "Take this need out" })[0]!);
+    expect(screen.getByLabelText("They need")).toHaveValue("Head held");
+    expect(screen.getByRole("textbox", { name: /Work to take it away/ })).toHaveValue("4");
+  });
+
   it("keeps the needs when it turns from all of them to any", async () => {
     render(<Field begin={{ id: "seat", title: "Seat low", work: 1 }} />);
     await userEvent.selectOptions(screen.getByLabelText("How these needs join"), "any");

@@ -2,6 +2,7 @@ import { FieldInput } from "./FieldInput";
 import { Framed, type FieldProps, type Of } from "./Framed";
 import { isGroup, partsIn, rooted, withParts, type Group } from "./needs";
 import type { Part } from "./parts";
+import { useRowKeys } from "./rowKeys";
 
 /** Groups may lie in each other this deep; the format allows one level more for the needs. */
 const DEEPEST = 7;
@@ -41,6 +42,7 @@ function GroupOfNeeds({
   onRemove?: () => void;
 }) {
   const parts = partsIn(group);
+  const { keys, taken } = useRowKeys(parts.length);
   const join = "any" in group ? "any" : "all";
   const change = (at: number, part: Part) =>
     onChange(
@@ -49,13 +51,15 @@ function GroupOfNeeds({
         parts.map((p, i) => (i === at ? part : p)),
       ),
     );
-  const remove = (at: number) =>
+  const remove = (at: number) => {
+    taken(at);
     onChange(
       withParts(
         group,
         parts.filter((_, i) => i !== at),
       ),
     );
+  };
   const add = (part: Part) => onChange(withParts(group, [...parts, part]));
   return (
     <div role="group" aria-label={depth === 1 ? "What they need" : "A group of needs"}>
@@ -69,7 +73,7 @@ function GroupOfNeeds({
         <option value="any">Any one of these is enough</option>
       </select>
       {parts.map((part, at) => (
-        <div key={at} className="mb-2 border-l-2 border-rule pl-3">
+        <div key={keys[at]} className="mb-2 border-l-2 border-rule pl-3">
           {isGroup(part) ? (
             <GroupOfNeeds
               props={props}

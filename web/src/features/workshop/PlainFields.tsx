@@ -1,3 +1,4 @@
+import { useState } from "react";
 import { KIND_LABEL, WORDS } from "../../labels";
 import { Framed, type FieldProps, type Of } from "./Framed";
 
@@ -40,6 +41,28 @@ function asNumber(text: string): unknown {
   return text.trim() === "" ? undefined : Number.isFinite(number) ? number : text;
 }
 
+function shown(value: unknown): string {
+  return value === undefined || value === null ? "" : `${value as number}`;
+}
+
+const same = (one: unknown, other: unknown) => JSON.stringify(one ?? null) === JSON.stringify(other ?? null);
+
+/** What is typed, for as long as it stands for the value; once the value is another one, that. */
+function useTyped(value: unknown, read: (text: string) => unknown, show: (value: unknown) => string) {
+  const [typed, setTyped] = useState(() => show(value));
+  const [seen, setSeen] = useState(value);
+  let now = typed;
+  // While drawing, not after it: what stood for another value must never be seen.
+  if (!same(seen, value)) {
+    setSeen(value);
+    if (!same(read(typed), value)) {
+      now = show(value);
+      setTyped(now);
+    }
+  }
+  return [now, setTyped] as const;
+}
+
 /** Keeps what is typed ("1.", "0,") while it is typed, and gives the number behind it. */
 export function NumberBox({
   id,
@@ -58,6 +81,7 @@ export function NumberBox({
   invalid?: boolean;
   describedBy?: string;
 }) {
+  const [typed, setTyped] = useTyped(value, asNumber, shown);
   return (
     <input
       id={id}
@@ -66,8 +90,11 @@ export function NumberBox({
       inputMode="decimal"
       aria-invalid={invalid}
       aria-describedby={describedBy}
-      defaultValue={value === undefined || value === null ? "" : `${value as number}`}
-      onChange={(event) => onChange(asNumber(event.target.value))}
+      value={typed}
+      onChange={(event) => {
+        setTyped(event.target.value);
+        onChange(asNumber(event.target.value));
+      }}
     />
   );
 }
@@ -131,8 +158,16 @@ export function YesField({ field, value, onChange }: FieldProps<Of<"yes">>) {
   );
 }
 
+function asLines(text: string): string[] {
+  return text
+    .split("\n")
+    .map((line) => line.trim())
+    .filter(Boolean);
+}
+
 export function TextsField(props: FieldProps<Of<"texts">>) {
   const lines = (props.value as string[] | undefined) ?? [];
+  const [typed, setTyped] = useTyped(lines, asLines, () => lines.join("\n"));
   return (
     <div className="sm:col-span-2">
       <Framed props={props}>
@@ -143,15 +178,11 @@ export function TextsField(props: FieldProps<Of<"texts">>) {
             className="box mt-0.5"
             aria-invalid={invalid}
             aria-describedby={describedBy}
-            defaultValue={lines.join("\n")}
-            onChange={(event) =>
-              props.onChange(
-                event.target.value
-                  .split("\n")
-                  .map((line) => line.trim())
-                  .filter(Boolean),
-              )
-            }
+            value={typed}
+            onChange={(event) => {
+              setTyped(event.target.value);
+              props.onChange(asLines(event.target.value));
+            }}
           />
         )}
       </Framed>

@@ -8,6 +8,7 @@ import { paths, useMap } from "../map";
 import { OddsControls, settingQuery } from "../odds";
 import { beginning, useEditing } from "./editing";
 import { FIELDS, LISTS } from "./fields";
+import { HouseForm } from "./HouseForm";
 import { PartForm } from "./PartForm";
 import { freeId, partsOf, takenIds, textOf, usePart, type Part } from "./parts";
 
@@ -88,6 +89,7 @@ function Parts({ map, list }: { map: Schemas["Map"]; list: string }) {
           New {kind.one}
         </button>
       </div>
+      {list === "matchups" && map.matchups.length > 0 && <HouseForm key={map.revision} map={map} />}
       {editing === "new" && (
         <NewPart
           map={map}

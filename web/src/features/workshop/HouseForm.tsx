@@ -1,0 +1,77 @@
+import { useState } from "react";
+import { api, problemOf, unwrap, type Schemas } from "../../api/client";
+import { Refused } from "../../ui/Notice";
+import { useMapChange } from "../map";
+import { NumberBox } from "./PlainFields";
+
+/** What holds where nobody names another: the pair, and how long choosing takes. */
+export function HouseForm({ map }: { map: Schemas["Map"] }) {
+  const [edited, setEdited] = useState<Partial<Record<keyof Schemas["House"], unknown>>>({});
+  const save = useMapChange(map.id);
+  const house = { ...map.house, ...edited };
+  const changed = JSON.stringify(house) !== JSON.stringify(map.house);
+  const submit = () =>
+    save.mutate(
+      () =>
+        unwrap(
+          api.PUT("/api/maps/{mapId}/house", {
+            params: { path: { mapId: map.id } },
+            body: { revision: map.revision, ...house } as Schemas["HouseEdit"],
+          }),
+        ),
+      { onSuccess: () => setEdited({}) },
+    );
+  return (
+    <form
+      className="mt-3 border-y border-rule py-3"
+      aria-label="What the house takes for granted"
+      onSubmit={(event) => {
+        event.preventDefault();
+        submit();
+      }}
+    >
+      <h2 className="text-base lg:text-[15px]">Unless you name another</h2>
+      <div className="mt-1 flex flex-wrap items-end gap-x-5 gap-y-2">
+        <label className="block">
+          <span className="text-quiet">the pair is</span>
+          <select
+            className="box mt-0.5"
+            value={(house.matchup as string | undefined) ?? ""}
+            onChange={(event) => setEdited({ ...edited, matchup: event.target.value })}
+          >
+            {map.matchups.map((matchup) => (
+              <option key={matchup.id} value={matchup.id}>
+                {matchup.title}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="block">
+          <span className="text-quiet">seconds to react at all</span>
+          <NumberBox
+            className="mt-0.5 w-24!"
+            value={house.thinkBase}
+            onChange={(thinkBase) => setEdited({ ...edited, thinkBase })}
+          />
+        </label>
+        <label className="block">
+          <span className="text-quiet">and for each doubling of the choices</span>
+          <NumberBox
+            className="mt-0.5 w-24!"
+            value={house.thinkPerBit}
+            onChange={(thinkPerBit) => setEdited({ ...edited, thinkPerBit })}
+          />
+        </label>
+        <button type="submit" className="plate" disabled={!changed || save.isPending}>
+          Save
+        </button>
+        {changed && (
+          <button type="button" className="word" onClick={() => setEdited({})}>
+            As it was
+          </button>
+        )}
+      </div>
+      {save.isError && <Refused problem={problemOf(save.error)} />}
+    </form>
+  );
+}
