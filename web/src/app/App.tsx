@@ -1,6 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { Dialog } from "radix-ui";
-import { lazy, Suspense, useEffect, useRef, type ReactNode } from "react";
+import { lazy, useEffect, useRef, type ReactNode } from "react";
 import { Navigate, Route, Routes } from "react-router";
 import { onSignedOut, problemOf } from "../api/client";
 import { MapPage, paths, useMaps } from "../features/map";
@@ -8,7 +8,9 @@ import { SignIn, useSession } from "../features/session";
 import { SituationPage } from "../features/situation";
 import { Failed, Loading } from "../ui/Notice";
 import { useTheme } from "../ui/theme";
+import { Boundary, BoundedRoute } from "./Boundary";
 import { Frame } from "./Frame";
+import { Heading } from "../ui/Heading";
 
 const FlowPage = lazy(() => import("../features/flow").then((m) => ({ default: m.FlowPage })));
 const GatesPage = lazy(() => import("../features/gates").then((m) => ({ default: m.GatesPage })));
@@ -30,32 +32,34 @@ const DrillPage = lazy(() => import("../features/drill").then((m) => ({ default:
 export function App() {
   const [theme, toggleTheme] = useTheme();
   return (
-    <Gatekeeper>
-      <Frame theme={theme} toggleTheme={toggleTheme}>
-        <Suspense fallback={<Loading what="Opening" />}>
+    <Boundary>
+      <Gatekeeper>
+        <Frame theme={theme} toggleTheme={toggleTheme}>
           <Routes>
-            <Route path="/" element={<FirstMap />} />
-            <Route path="/map/:mapId" element={<MapPage />} />
-            <Route path="/map/:mapId/flow" element={<FlowPage />} />
-            <Route path="/map/:mapId/held" element={<HeldPage />} />
-            <Route path="/map/:mapId/principles" element={<PrinciplesPage />} />
-            <Route path="/map/:mapId/booklet" element={<BookletPage />} />
-            <Route path="/map/:mapId/at/:situation/card" element={<CardPage />} />
-            <Route path="/map/:mapId/workshop/:list?" element={<WorkshopPage />} />
-            <Route path="/maps" element={<MapsPage />} />
-            <Route path="/map/:mapId/start" element={<StartPage />} />
-            <Route path="/map/:mapId/review" element={<ReviewPage />} />
-            <Route path="/map/:mapId/questions" element={<QuestionsPage />} />
-            <Route path="/map/:mapId/history" element={<HistoryPage />} />
-            <Route path="/map/:mapId/files" element={<FilesPage />} />
-            <Route path="/map/:mapId/gates" element={<GatesPage />} />
-            <Route path="/map/:mapId/at/:situation" element={<SituationPage />} />
-            <Route path="/map/:mapId/at/:situation/drill" element={<DrillPage />} />
-            <Route path="*" element={<NotThere />} />
+            <Route element={<BoundedRoute />}>
+              <Route path="/" element={<FirstMap />} />
+              <Route path="/map/:mapId" element={<MapPage />} />
+              <Route path="/map/:mapId/flow" element={<FlowPage />} />
+              <Route path="/map/:mapId/held" element={<HeldPage />} />
+              <Route path="/map/:mapId/principles" element={<PrinciplesPage />} />
+              <Route path="/map/:mapId/booklet" element={<BookletPage />} />
+              <Route path="/map/:mapId/at/:situation/card" element={<CardPage />} />
+              <Route path="/map/:mapId/workshop/:list?" element={<WorkshopPage />} />
+              <Route path="/maps" element={<MapsPage />} />
+              <Route path="/map/:mapId/start" element={<StartPage />} />
+              <Route path="/map/:mapId/review" element={<ReviewPage />} />
+              <Route path="/map/:mapId/questions" element={<QuestionsPage />} />
+              <Route path="/map/:mapId/history" element={<HistoryPage />} />
+              <Route path="/map/:mapId/files" element={<FilesPage />} />
+              <Route path="/map/:mapId/gates" element={<GatesPage />} />
+              <Route path="/map/:mapId/at/:situation" element={<SituationPage />} />
+              <Route path="/map/:mapId/at/:situation/drill" element={<DrillPage />} />
+              <Route path="*" element={<NotThere />} />
+            </Route>
           </Routes>
-        </Suspense>
-      </Frame>
-    </Gatekeeper>
+        </Frame>
+      </Gatekeeper>
+    </Boundary>
   );
 }
 
@@ -122,7 +126,7 @@ function FirstMap() {
 function NotThere() {
   return (
     <main className="space-y-3 p-5">
-      <h1 className="text-2xl">Nothing is at this address</h1>
+      <Heading size="notice">Nothing is at this address</Heading>
       <p>
         <a href="/">Go to the map</a>
       </p>

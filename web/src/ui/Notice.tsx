@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
 import type { Problem } from "../api/client";
+import { Heading } from "./Heading";
 
 /** Something that can hurt: a bar in signal yellow, and words. */
 export function Caution({ children }: { children: ReactNode }) {
@@ -51,7 +52,7 @@ export function Failed({ problem, retry }: { problem: Problem; retry: () => void
 export function NotSolved() {
   return (
     <main className="max-w-xl space-y-2 p-5">
-      <h1 className="text-2xl">These odds could not be solved</h1>
+      <Heading size="notice">These odds could not be solved</Heading>
       <p>
         The map goes round so slowly under this setting that its odds cannot be told to within one in a
         million, so none are shown. Move the partner’s read a little, or shorten the loop.

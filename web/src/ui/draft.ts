@@ -9,13 +9,19 @@ export interface Draft<T> {
   value: T;
 }
 
-function read<T>(key: string): Draft<T> | undefined {
+/** What was kept: a draft of today's shape, or a text that cannot be put back into the form. */
+type Found<T> = { draft: Draft<T> } | { unreadable: string } | undefined;
+
+function read<T>(key: string, fits: (value: unknown) => value is T): Found<T> {
+  const kept = localStorage.getItem(PREFIX + key);
+  if (kept === null) return undefined;
   try {
-    const kept = localStorage.getItem(PREFIX + key);
-    return kept === null ? undefined : (JSON.parse(kept) as Draft<T>);
+    const { base, value } = JSON.parse(kept) as Partial<Draft<unknown>>;
+    if (typeof base === "number" && Number.isInteger(base) && fits(value)) return { draft: { base, value } };
   } catch {
-    return undefined;
+    // Not even a form's; offered as it is.
   }
+  return { unreadable: kept };
 }
 
 /** True when something unsaved is kept under the key. */
@@ -34,16 +40,20 @@ export function useDraft<T>(
   key: string,
   base: number,
   initial: T,
+  fits: (value: unknown) => value is T,
 ): {
   draft: Draft<T>;
   /** True when it was found from before. */
   kept: boolean;
+  /** What was found from before and cannot be put back, as text; the form may have changed since. */
+  unreadable: string | undefined;
   change: (update: (now: T) => T) => void;
   rebase: (base: number) => void;
   drop: () => void;
 } {
-  const [found] = useState(() => read<T>(key));
-  const [draft, setDraft] = useState<Draft<T>>(found ?? { base, value: initial });
+  const [found] = useState(() => read(key, fits));
+  const back = found && "draft" in found ? found.draft : undefined;
+  const [draft, setDraft] = useState<Draft<T>>(back ?? { base, value: initial });
   const touched = useRef(false);
   useEffect(() => {
     if (!touched.current) return;
@@ -59,7 +69,8 @@ export function useDraft<T>(
   }, []);
   return {
     draft,
-    kept: found !== undefined,
+    kept: back !== undefined,
+    unreadable: found && "unreadable" in found ? found.unreadable : undefined,
     change: useCallback((update) => set((now) => ({ ...now, value: update(now.value) })), [set]),
     rebase: useCallback((next) => set((now) => ({ ...now, base: next })), [set]),
     drop: useCallback(() => {

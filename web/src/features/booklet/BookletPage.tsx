@@ -1,32 +1,32 @@
 import { useSearchParams } from "react-router";
-import { problemOf, type Schemas } from "../../api/client";
+import { type Schemas } from "../../api/client";
 import { hundred, STAGE_LABEL, STAGES } from "../../labels";
 import { Gate } from "../../ui/Gate";
-import { Failed, Loading, NotSolved } from "../../ui/Notice";
+import { NotSolved } from "../../ui/Notice";
 import { paths, useMap } from "../map";
 import { settingQuery, useOdds, type OddsData } from "../odds";
 import { Card } from "./Card";
 import { PrintBar } from "./PrintBar";
 import { SettingLine } from "./SettingLine";
+import { Heading } from "../../ui/Heading";
+import { together, Waiting } from "../../ui/Waiting";
 
 /** The whole map as a booklet: the overview, then a page for every situation, family by family. */
 export function BookletPage() {
   const map = useMap();
   const odds = useOdds(map.data);
   const [params] = useSearchParams();
-  if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
-  if (odds.isError) return <Failed problem={problemOf(odds.error)} retry={() => void odds.refetch()} />;
-  if (!map.data || !odds.data) return <Loading what="Writing the booklet" />;
-  if (!odds.data.converged) return <NotSolved />;
-  const loaded = map.data;
-  const solved = odds.data;
+  const ready = together({ map, odds });
+  if (!ready.data) return <Waiting what="Writing the booklet" on={ready} />;
+  const data = ready.data;
+  if (!data.odds.converged) return <NotSolved />;
+  const loaded = data.map;
+  const solved = data.odds;
   return (
     <main className="mx-auto max-w-[820px] px-5 pb-10">
       <PrintBar back={paths.map(loaded.id) + settingQuery(params)} what="the map" />
       <header>
-        <h1 className="text-[34px]" style={{ fontStretch: "82%" }}>
-          {loaded.title}
-        </h1>
+        <Heading size="cover">{loaded.title}</Heading>
         <p className="mt-1">{loaded.about}</p>
         <SettingLine map={loaded} />
       </header>

@@ -1,11 +1,12 @@
 import { useParams, useSearchParams } from "react-router";
-import { problemOf } from "../../api/client";
-import { Failed, Loading, NotSolved } from "../../ui/Notice";
+import { NotSolved } from "../../ui/Notice";
 import { paths, useMap } from "../map";
 import { settingQuery, useOdds } from "../odds";
 import { Card } from "./Card";
 import { PrintBar } from "./PrintBar";
 import { SettingLine } from "./SettingLine";
+import { Heading } from "../../ui/Heading";
+import { together, Waiting } from "../../ui/Waiting";
 
 /** One situation as a page to print and pin to the wall. */
 export function CardPage() {
@@ -13,19 +14,19 @@ export function CardPage() {
   const map = useMap();
   const odds = useOdds(map.data);
   const [params] = useSearchParams();
-  if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
-  if (odds.isError) return <Failed problem={problemOf(odds.error)} retry={() => void odds.refetch()} />;
-  if (!map.data || !odds.data) return <Loading what="Writing the card" />;
-  if (!odds.data.converged) return <NotSolved />;
-  const situation = map.data.situations.find((s) => s.id === id);
-  const at = odds.data.situations[id];
+  const ready = together({ map, odds });
+  if (!ready.data) return <Waiting what="Writing the card" on={ready} />;
+  const data = ready.data;
+  if (!data.odds.converged) return <NotSolved />;
+  const situation = data.map.situations.find((s) => s.id === id);
+  const at = data.odds.situations[id];
   if (!situation || !at) return <main className="p-5">This situation has been taken out.</main>;
   return (
     <main className="mx-auto max-w-[820px] px-5 pb-10">
-      <h1 className="sr-only">Card: {situation.title}</h1>
-      <PrintBar back={paths.situation(map.data.id, id) + settingQuery(params)} what="the situation" />
-      <Card map={map.data} situation={situation} at={at} />
-      <SettingLine map={map.data} />
+      <Heading size="unseen">Card: {situation.title}</Heading>
+      <PrintBar back={paths.situation(data.map.id, id) + settingQuery(params)} what="the situation" />
+      <Card map={data.map} situation={situation} at={at} />
+      <SettingLine map={data.map} />
     </main>
   );
 }

@@ -1,10 +1,12 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { Link, useParams, useSearchParams } from "react-router";
 import { api, problemOf, unwrap, type Schemas } from "../../api/client";
-import { Caution, Failed, Loading, Refused } from "../../ui/Notice";
+import { Caution, Loading, Refused } from "../../ui/Notice";
 import { paths, useMap } from "../map";
 import { settingQuery, useSetting } from "../odds";
 import { callsInLines } from "./calls";
+import { Heading } from "../../ui/Heading";
+import { together, Waiting } from "../../ui/Waiting";
 
 interface Choice {
   minutes: number;
@@ -49,12 +51,13 @@ export function DrillPage() {
         }),
       ),
   });
-  if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
-  if (!map.data) return <Loading what="Writing the sheet" />;
+  const ready = together({ map });
+  if (!ready.data) return <Waiting what="Writing the sheet" on={ready} />;
+  const data = ready.data;
   return (
     <main className="mx-auto max-w-[1040px] px-5 pt-4 pb-12">
       <p className="no-print">
-        <Link className="link" to={paths.situation(map.data.id, situation) + settingQuery(params)}>
+        <Link className="link" to={paths.situation(data.map.id, situation) + settingQuery(params)}>
           Back to the situation
         </Link>
       </p>
@@ -128,9 +131,7 @@ function Sheet({ sheet, seed }: { sheet: Schemas["DrillSheet"]; seed: number }) 
   return (
     <article>
       <header className="flex flex-wrap items-baseline gap-x-6 border-b-[3px] border-ink pb-2">
-        <h1 className="text-[30px]" style={{ fontStretch: "88%" }}>
-          {sheet.situationTitle}
-        </h1>
+        <Heading size="sheet">{sheet.situationTitle}</Heading>
         <p className="ml-auto font-semibold">
           {sheet.minutes.toFixed(0)} minutes · {sheet.repetitions} of each, each side, each partner
         </p>

@@ -1,10 +1,11 @@
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, problemOf, unwrap, type Schemas } from "../../api/client";
-import { Failed, Loading } from "../../ui/Notice";
 import { Differences } from "../history";
 import { useMap, useMapChange } from "../map";
 import { Faults } from "./Faults";
+import { Heading } from "../../ui/Heading";
+import { together, Waiting } from "../../ui/Waiting";
 
 const OUT = [
   {
@@ -37,16 +38,15 @@ const OUT = [
 /** Open formats in and out. */
 export function FilesPage() {
   const map = useMap();
-  if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
-  if (!map.data) return <Loading what="Opening" />;
-  const base = `/api/maps/${map.data.id}`;
+  const ready = together({ map });
+  if (!ready.data) return <Waiting what="Opening" on={ready} />;
+  const data = ready.data;
+  const base = `/api/maps/${data.map.id}`;
   return (
     <div className="lg:grid lg:min-h-[calc(100dvh-52px)] lg:grid-cols-[minmax(0,1fr)_minmax(0,0.7fr)]">
       <main className="px-5 pt-4 pb-10">
-        <h1 className="text-[26px]" style={{ fontStretch: "82%" }}>
-          Read a file in
-        </h1>
-        <Reading map={map.data} />
+        <Heading>Read a file in</Heading>
+        <Reading map={data.map} />
       </main>
       <aside className="border-rule px-5 pt-4 pb-10 max-lg:border-t lg:border-l">
         <h2 className="text-base lg:text-[15px]">Take a file out</h2>

@@ -98,6 +98,8 @@ function Search({ mapId, close }: { mapId: string | undefined; close: () => void
       />
       <ul ref={list} id={id} role="listbox" aria-label="Found" className="min-h-0 overflow-y-auto py-1">
         {found.map((entry, index) => (
+          // The field above has the focus and takes the keys, as the ARIA practice for a combobox says.
+          // eslint-disable-next-line jsx-a11y-x/click-events-have-key-events
           <li
             key={`${index} ${entry.kind} ${entry.title}`}
             id={`${id}-${index}`}

@@ -1,11 +1,12 @@
 import { useMemo } from "react";
-import { Link, useNavigate, useSearchParams } from "react-router";
-import { problemOf, type Schemas } from "../../api/client";
+import { Link, useSearchParams } from "react-router";
+import { type Schemas } from "../../api/client";
 import { hundred } from "../../labels";
-import { Failed, Loading } from "../../ui/Notice";
 import { paths, useMap } from "../map";
 import { OddsControls, settingQuery, useFlow, useStories } from "../odds";
 import { draw, stopsOf, type Drawn } from "./flow";
+import { Heading } from "../../ui/Heading";
+import { together, Waiting } from "../../ui/Waiting";
 
 const WIDTH = 960;
 /** Room for the names behind the last column. */
@@ -32,18 +33,16 @@ export function FlowPage() {
       },
       { replace: true },
     );
-  if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
-  if (flow.isError) return <Failed problem={problemOf(flow.error)} retry={() => void flow.refetch()} />;
-  if (!map.data || !flow.data) return <Loading what="Following 100 starts" />;
-  const start = map.data.situations.find((s) => s.id === from);
+  const ready = together({ map, flow });
+  if (!ready.data) return <Waiting what="Following 100 starts" on={ready} />;
+  const data = ready.data;
+  const start = data.map.situations.find((s) => s.id === from);
   return (
     <div className="lg:grid lg:grid-cols-[minmax(0,1fr)_300px]">
       <main className="min-w-0 px-5 pt-2 pb-8">
-        <OddsControls map={map.data} />
+        <OddsControls map={data.map} />
         <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-2">
-          <h1 className="mr-auto text-[26px]" style={{ fontStretch: "82%" }}>
-            Where 100 starts go
-          </h1>
+          <Heading className="mr-auto">Where 100 starts go</Heading>
           <label className="flex items-center gap-2">
             <span className="text-quiet">from</span>
             <select
@@ -52,7 +51,7 @@ export function FlowPage() {
               onChange={(event) => choose("from", event.target.value)}
             >
               <option value="">all the starts of the map</option>
-              {map.data.situations.map((s) => (
+              {data.map.situations.map((s) => (
                 <option key={s.id} value={s.id}>
                   {s.title}
                 </option>
@@ -74,10 +73,10 @@ export function FlowPage() {
             </select>
           </label>
         </div>
-        <Picture map={map.data} flow={flow.data} />
+        <Picture map={data.map} flow={data.flow} />
       </main>
       <aside className="border-rule px-5 pt-4 pb-10 lg:border-l">
-        <Ends map={map.data} flow={flow.data} />
+        <Ends map={data.map} flow={data.flow} />
         <h2 className="mt-6 text-base lg:text-[15px]">The commonest ways it goes</h2>
         {stories.data?.map((story) => (
           <Story key={story.words.join()} story={story} />
@@ -174,24 +173,38 @@ function Picture({ map, flow }: { map: Schemas["Map"]; flow: Schemas["Flow"] }) 
   );
 }
 
+/** Of 100 starts. */
+const TELLING = 1;
+
 function Bands({ drawn, map }: { drawn: Drawn; map: Schemas["Map"] }) {
-  const navigate = useNavigate();
   const [params] = useSearchParams();
   return drawn.bands.map((band) => {
     const situation = band.to.situation ?? band.from.situation;
-    return (
+    const key = `${band.from.id} ${band.to.id}`;
+    const told = `${hundred(band.count / 100) || "under 1"} of 100: ${band.from.title} → ${band.to.title}`;
+    const path = (
       <path
-        key={`${band.from.id} ${band.to.id}`}
+        key={key}
         d={band.path}
         fill="none"
         strokeWidth={Math.max(band.width, 0.6)}
-        className={`${STROKE[colour(band.to.kind)]} opacity-30 hover:opacity-60 ${situation ? "cursor-pointer" : ""}`}
-        onClick={() => situation && void navigate(paths.situation(map.id, situation) + settingQuery(params))}
+        className={`${STROKE[colour(band.to.kind)]} opacity-30 group-focus-visible:opacity-80 hover:opacity-60`}
       >
-        <title>
-          {hundred(band.count / 100) || "under 1"} of 100: {band.from.title} → {band.to.title}
-        </title>
+        <title>{told}</title>
       </path>
+    );
+    if (!situation) return path;
+    return (
+      <Link
+        key={key}
+        to={paths.situation(map.id, situation) + settingQuery(params)}
+        aria-label={told}
+        className="group outline-none"
+        // The thinnest are left to the pointer: a hundred of them would lie between two that tell something.
+        tabIndex={band.count >= TELLING ? undefined : -1}
+      >
+        {path}
+      </Link>
     );
   });
 }

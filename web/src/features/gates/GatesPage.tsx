@@ -4,10 +4,12 @@ import { problemOf, type Schemas } from "../../api/client";
 import { isOver } from "../../api/run";
 import { hundred, tenths } from "../../labels";
 import { Gate } from "../../ui/Gate";
-import { Failed, Loading, Refused } from "../../ui/Notice";
+import { together, Waiting } from "../../ui/Waiting";
+import { Refused } from "../../ui/Notice";
 import { paths, reactionTitle, useMap } from "../map";
 import { OddsControls, settingQuery, useGates, useSetting } from "../odds";
 import { useCut } from "./cut";
+import { Heading } from "../../ui/Heading";
 
 const SHOWN = 12;
 
@@ -15,19 +17,18 @@ const SHOWN = 12;
 export function GatesPage() {
   const map = useMap();
   const gates = useGates(map.data);
-  if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
-  if (gates.isError) return <Failed problem={problemOf(gates.error)} retry={() => void gates.refetch()} />;
-  if (!map.data || !gates.data)
-    return <Loading what="Taking each reaction away in turn" progress={gates.progress} />;
+  const ready = together({ map, gates });
+  if (!ready.data) return <Waiting what="Taking each reaction away in turn" on={ready} />;
+  const data = ready.data;
   return (
     <div className="lg:grid lg:min-h-[calc(100dvh-52px)] lg:grid-cols-[minmax(0,1fr)_300px]">
       <main className="min-w-0 px-5 pt-2 pb-10">
-        <OddsControls map={map.data} />
-        <Ranking map={map.data} gates={gates.data} />
+        <OddsControls map={data.map} />
+        <Ranking map={data.map} gates={data.gates} />
       </main>
       <aside className="space-y-8 px-5 pt-4 pb-10 lg:border-l lg:border-rule">
-        <Shutting map={map.data} start={gates.data.start} />
-        <InTheWay map={map.data} trims={gates.data.trims} />
+        <Shutting map={data.map} start={data.gates.start} />
+        <InTheWay map={data.map} trims={data.gates.trims} />
       </aside>
     </div>
   );
@@ -47,9 +48,7 @@ function Ranking({ map, gates }: { map: Schemas["Map"]; gates: Schemas["NarrowGa
   const telling = gates.gates.filter((gate) => gate.lost > 0.0005);
   return (
     <>
-      <h1 className="mt-4 text-[26px]" style={{ fontStretch: "82%" }}>
-        Everything hangs on
-      </h1>
+      <Heading className="mt-4">Everything hangs on</Heading>
       <p className="text-quiet">
         {hundred(gates.start)} of 100 starts with everything taught. Each line is the map without one
         reaction.

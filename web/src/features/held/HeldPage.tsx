@@ -2,12 +2,14 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { api, problemOf, unwrap, type Schemas } from "../../api/client";
 import { SEGMENT_LABEL, SEGMENTS, type Segment } from "../../labels";
 import { BodyDrawing } from "../../ui/body/BodyFigure";
-import { Failed, Loading, Refused } from "../../ui/Notice";
+import { Loading, Refused } from "../../ui/Notice";
 import { useMap } from "../map";
 import { useOdds, useSetting } from "../odds";
 import { isMarked, nextMark, useMarks, type Marks } from "./marks";
 import { Toggle } from "./Toggle";
 import { Nothing, Result, Underfoot } from "./Where";
+import { Heading } from "../../ui/Heading";
+import { together, Waiting } from "../../ui/Waiting";
 
 /** From what is held to where one is, and the first thing to do about it. */
 export function HeldPage() {
@@ -27,15 +29,13 @@ export function HeldPage() {
         }),
       ),
   });
-  if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
-  if (odds.isError) return <Failed problem={problemOf(odds.error)} retry={() => void odds.refetch()} />;
-  if (!map.data || !odds.data) return <Loading what="Solving the map" />;
+  const ready = together({ map, odds });
+  if (!ready.data) return <Waiting what="Solving the map" on={ready} />;
+  const data = ready.data;
   return (
     <div className="lg:grid lg:min-h-[calc(100dvh-52px)] lg:grid-cols-[minmax(0,480px)_minmax(0,1fr)]">
       <main className="px-5 pt-3 pb-5">
-        <h1 className="text-[26px]" style={{ fontStretch: "82%" }}>
-          What is held?
-        </h1>
+        <Heading>What is held?</Heading>
         <p className="text-quiet">Press a part of the body: once for held, again for free.</p>
         <div className="mt-3 grid items-start gap-x-5 gap-y-3 sm:grid-cols-[200px_minmax(0,1fr)]">
           <BodyDrawing
@@ -51,7 +51,7 @@ export function HeldPage() {
             ))}
           </div>
         </div>
-        <Facts map={map.data} marks={marks} change={change} />
+        <Facts map={data.map} marks={marks} change={change} />
         {isMarked(marks) && (
           <button
             type="button"
@@ -68,13 +68,13 @@ export function HeldPage() {
         aria-label="Where you are"
       >
         {!isMarked(marks) ? (
-          <Nothing map={map.data} odds={odds.data} />
+          <Nothing map={data.map} odds={data.odds} />
         ) : likely.isError ? (
           <Refused problem={problemOf(likely.error)} />
         ) : likely.data ? (
           <>
-            <Result map={map.data} odds={odds.data} judged={likely.data} marks={marks} change={change} />
-            <Underfoot map={map.data} odds={odds.data} first={likely.data.likely[0]?.situation} />
+            <Result map={data.map} odds={data.odds} judged={likely.data} marks={marks} change={change} />
+            <Underfoot map={data.map} odds={data.odds} first={likely.data.likely[0]?.situation} />
           </>
         ) : (
           <Loading what="Looking for it" />

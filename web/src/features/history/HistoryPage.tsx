@@ -3,9 +3,11 @@ import { useState } from "react";
 import { useSearchParams } from "react-router";
 import { askAgain } from "../../api/askAgain";
 import { api, problemOf, unwrap, unwrapNothing, type Schemas } from "../../api/client";
-import { Failed, Loading, Refused } from "../../ui/Notice";
+import { Refused } from "../../ui/Notice";
 import { useMap, useMapChange } from "../map";
 import { Differences } from "./Differences";
+import { Heading } from "../../ui/Heading";
+import { together, Waiting } from "../../ui/Waiting";
 
 const MOST = 200;
 
@@ -26,30 +28,27 @@ export function HistoryPage() {
     enabled: mapId !== undefined,
     queryFn: () => unwrap(api.GET("/api/maps/{mapId}/versions", { params: { path: { mapId: mapId! } } })),
   });
-  if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
-  if (history.isError)
-    return <Failed problem={problemOf(history.error)} retry={() => void history.refetch()} />;
-  if (!map.data || !history.data || !versions.data) return <Loading what="Opening the history" />;
+  const ready = together({ map, history, versions });
+  if (!ready.data) return <Waiting what="Opening the history" on={ready} />;
+  const data = ready.data;
   return (
     <div className="lg:grid lg:min-h-[calc(100dvh-52px)] lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
       <main className="px-5 pt-4 pb-10">
-        <h1 className="text-[26px]" style={{ fontStretch: "82%" }}>
-          History
-        </h1>
-        <Versions map={map.data} versions={versions.data} />
+        <Heading>History</Heading>
+        <Versions map={data.map} versions={data.versions} />
         <h2 className="mt-5 text-base lg:text-[15px]">Every change, the newest first</h2>
         <ol className="mt-1">
-          {history.data.map((revision) => (
+          {data.history.map((revision) => (
             <Revision
               key={revision.number}
-              map={map.data}
+              map={data.map}
               revision={revision}
-              version={versions.data.find((v) => v.revision === revision.number)}
+              version={data.versions.find((v) => v.revision === revision.number)}
             />
           ))}
         </ol>
       </main>
-      <Comparison map={map.data} versions={versions.data} />
+      <Comparison map={data.map} versions={data.versions} />
     </div>
   );
 }

@@ -67,6 +67,8 @@ export const Grid = memo(function Grid({
     );
   };
   return (
+    // One listener for all gates, which are links themselves and take the keys.
+    // eslint-disable-next-line jsx-a11y-x/no-static-element-interactions
     <div onKeyDown={moveBetweenGates} onPointerDown={soon} onClick={follow} {...explained.listeners}>
       <div className={`hidden gap-x-4 py-0.5 text-quiet lg:grid ${COLUMNS}`}>
         <span />

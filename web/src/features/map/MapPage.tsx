@@ -1,13 +1,15 @@
 import { Link } from "react-router";
-import { problemOf, type Schemas } from "../../api/client";
+import { type Schemas } from "../../api/client";
 import { hundred } from "../../labels";
 import { Gate } from "../../ui/Gate";
-import { Failed, Loading, NotSolved } from "../../ui/Notice";
+import { NotSolved } from "../../ui/Notice";
 import { OddsControls, useAim, useGates, useMoving, useOverview, useWas, type Overview } from "../odds";
 import { Beside } from "./Beside";
 import { Grid } from "./Grid";
 import { useMap } from "./map";
 import { paths } from "./paths";
+import { Heading } from "../../ui/Heading";
+import { together, Waiting } from "../../ui/Waiting";
 
 /** Families as rows, lateness as columns, every situation a gate as wide as its odds. */
 export function MapPage() {
@@ -16,24 +18,24 @@ export function MapPage() {
   const was = useWas(odds.data);
   const gates = useGates(map.data);
   const moving = useMoving();
-  if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
-  if (odds.isError) return <Failed problem={problemOf(odds.error)} retry={() => void odds.refetch()} />;
-  if (!map.data || !odds.data) return <Loading what="Solving the map" />;
-  if (!odds.data.converged) return <NotSolved />;
-  if (map.data.situations.length === 0) return <EmptyMap map={map.data} />;
+  const ready = together({ map, odds });
+  if (!ready.data) return <Waiting what="Solving the map" on={ready} />;
+  const data = ready.data;
+  if (!data.odds.converged) return <NotSolved />;
+  if (data.map.situations.length === 0) return <EmptyMap map={data.map} />;
   return (
     <div data-moving={moving || undefined} className="lg:grid lg:grid-cols-[minmax(0,1fr)_272px]">
       <div className="border-rule px-5 pt-2.5 pb-1 lg:order-2 lg:row-start-1 lg:border-l">
-        <Start map={map.data} odds={odds.data} was={was} />
+        <Start map={data.map} odds={data.odds} was={was} />
         <div className="mt-2">
-          <OddsControls map={map.data} stacked />
+          <OddsControls map={data.map} stacked />
         </div>
       </div>
       <main className="min-w-0 px-5 pb-2 lg:order-1 lg:row-span-2 lg:row-start-1">
-        <h1 className="sr-only">{map.data.title}</h1>
-        <Grid map={map.data} odds={odds.data} was={was} gates={gates.data} />
+        <Heading size="unseen">{data.map.title}</Heading>
+        <Grid map={data.map} odds={data.odds} was={was} gates={gates.data} />
       </main>
-      <Beside map={map.data} odds={odds.data} was={was} gates={gates.data} />
+      <Beside map={data.map} odds={data.odds} was={was} gates={gates.data} />
     </div>
   );
 }
@@ -47,9 +49,7 @@ interface View {
 function EmptyMap({ map }: { map: Schemas["Map"] }) {
   return (
     <main className="max-w-xl space-y-3 p-5">
-      <h1 className="text-[26px]" style={{ fontStretch: "82%" }}>
-        {map.title}
-      </h1>
+      <Heading>{map.title}</Heading>
       <p>
         Nothing is on this map yet. Begin with the pin your students complain about: name it, say what they
         do, and the odds and the first hole are there.

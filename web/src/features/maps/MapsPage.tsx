@@ -5,10 +5,12 @@ import { askAgain } from "../../api/askAgain";
 import { api, problemOf, unwrap, unwrapNothing, type Schemas } from "../../api/client";
 import { hundred } from "../../labels";
 import { Gate } from "../../ui/Gate";
-import { Failed, Loading, Refused } from "../../ui/Notice";
+import { Loading, Refused } from "../../ui/Notice";
 import { Faults } from "../exchange";
 import { Differences } from "../history";
 import { paths, useMaps, useMapById, useTaken } from "../map";
+import { Heading } from "../../ui/Heading";
+import { together, Waiting } from "../../ui/Waiting";
 
 type Summary = Schemas["MapSummary"];
 
@@ -16,21 +18,20 @@ type Summary = Schemas["MapSummary"];
 export function MapsPage() {
   const maps = useMaps();
   const [params] = useSearchParams();
-  if (maps.isError) return <Failed problem={problemOf(maps.error)} retry={() => void maps.refetch()} />;
-  if (!maps.data) return <Loading what="Looking for maps" />;
-  const open = maps.data.filter((m) => !m.archived);
-  const away = maps.data.filter((m) => m.archived);
-  const one = maps.data.find((m) => m.id === params.get("map"));
-  const other = maps.data.find((m) => m.id === params.get("with"));
+  const ready = together({ maps });
+  if (!ready.data) return <Waiting what="Looking for maps" on={ready} />;
+  const data = ready.data;
+  const open = data.maps.filter((m) => !m.archived);
+  const away = data.maps.filter((m) => m.archived);
+  const one = data.maps.find((m) => m.id === params.get("map"));
+  const other = data.maps.find((m) => m.id === params.get("with"));
   return (
     <div className="lg:grid lg:min-h-[calc(100dvh-52px)] lg:grid-cols-[minmax(0,1fr)_minmax(0,0.8fr)]">
       <main className="px-5 pt-4 pb-10">
-        <h1 className="text-[26px]" style={{ fontStretch: "82%" }}>
-          Maps
-        </h1>
+        <Heading>Maps</Heading>
         <ul className="mt-2">
           {open.map((map) => (
-            <Row key={map.id} map={map} all={maps.data} />
+            <Row key={map.id} map={map} all={data.maps} />
           ))}
         </ul>
         {away.length > 0 && (
@@ -38,7 +39,7 @@ export function MapsPage() {
             <summary className="font-semibold">Put away, {away.length}</summary>
             <ul>
               {away.map((map) => (
-                <Row key={map.id} map={map} all={maps.data} />
+                <Row key={map.id} map={map} all={data.maps} />
               ))}
             </ul>
           </details>

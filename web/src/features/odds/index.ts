@@ -17,4 +17,4 @@ export {
   type OddsData,
   type Overview,
 } from "./odds";
-export { matchupOf, useMoving, useSetting, settingQuery, type Setting } from "./setting";
+export { matchupOf, useMoving, useSetting, useWrittenSetting, settingQuery, type Setting } from "./setting";

@@ -194,7 +194,7 @@ export function useRestAdvice(map: Schemas["Map"] | undefined) {
 
 /** The odds under another setting than the one in the address, to lay beside it. */
 export function useOtherOdds(map: Schemas["Map"] | undefined, other: Partial<Setting> | undefined) {
-  const [setting] = useSetting();
+  const setting = useWrittenSetting();
   return useQuery({
     ...solvedQuery(map, { ...setting, ...other }, ODDS),
     enabled: map !== undefined && other !== undefined,

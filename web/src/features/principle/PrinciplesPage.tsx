@@ -3,31 +3,30 @@ import { Link, useSearchParams } from "react-router";
 import { api, problemOf, unwrap, type Schemas } from "../../api/client";
 import { hundred, tenths } from "../../labels";
 import { Gate } from "../../ui/Gate";
-import { Failed, Loading, Refused } from "../../ui/Notice";
+import { Refused } from "../../ui/Notice";
 import { paths, placeTitle, reactionTitle, useMap, useMapChange } from "../map";
 import { OddsControls, settingQuery, useSetting, useStances } from "../odds";
+import { Heading } from "../../ui/Heading";
+import { together, Waiting } from "../../ui/Waiting";
 
 /** What good coaches disagree on: the stances side by side, what each is worth, and what leaves the map with it. */
 export function PrinciplesPage() {
   const map = useMap();
   const stances = useStances(map.data);
-  if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
-  if (stances.isError)
-    return <Failed problem={problemOf(stances.error)} retry={() => void stances.refetch()} />;
-  if (!map.data || !stances.data) return <Loading what="Solving the map for every stance" />;
-  const loaded = map.data;
+  const ready = together({ map, stances });
+  if (!ready.data) return <Waiting what="Solving the map for every stance" on={ready} />;
+  const data = ready.data;
+  const loaded = data.map;
   return (
     <main className="px-5 pt-2 pb-12">
       <OddsControls map={loaded} />
-      <h1 className="mt-3 text-[26px]" style={{ fontStretch: "82%" }}>
-        Where good coaches disagree
-      </h1>
+      <Heading className="mt-3">Where good coaches disagree</Heading>
       <p className="max-w-3xl text-quiet">
         Each figure is the whole map with that stance taken, of 100 starts, under the matchup above. Trying a
         stance changes nothing for anybody else; taking it for the house does.
       </p>
       {loaded.principles.length === 0 && <p className="mt-4">This map names no principle yet.</p>}
-      {stances.data.map((comparison) => {
+      {data.stances.map((comparison) => {
         const principle = loaded.principles.find((p) => p.id === comparison.principle);
         return (
           principle && (

@@ -4,20 +4,22 @@ import { Link, useSearchParams } from "react-router";
 import { askAgain } from "../../api/askAgain";
 import { api, problemOf, unwrap, unwrapNothing, type Schemas } from "../../api/client";
 import { tenths } from "../../labels";
-import { Failed, Loading, Refused } from "../../ui/Notice";
+import { Refused } from "../../ui/Notice";
 import { Picker } from "../../ui/Picker";
 import { lowerFirst, paths, techniqueOf, useMap, useMapChange, withoutThey } from "../map";
-import { OddsControls, settingQuery, useSetting } from "../odds";
+import { OddsControls, settingQuery, useWrittenSetting } from "../odds";
 import { ResponseForm } from "../situation";
 import { FieldInput, partsOf, RESPONSE_FIELDS, type Part } from "../workshop";
 import { useAsk } from "./asked";
+import { Heading } from "../../ui/Heading";
+import { together, Waiting } from "../../ui/Waiting";
 
 type Question = Schemas["OpenQuestion"];
 
 /** Everything nobody has answered, ordered by what an answer would be worth. */
 export function QuestionsPage() {
   const map = useMap();
-  const [setting] = useSetting();
+  const setting = useWrittenSetting();
   const { waiting } = useAsk();
   const mapId = map.data?.id;
   const questions = useQuery({
@@ -27,17 +29,14 @@ export function QuestionsPage() {
     queryFn: () =>
       unwrap(api.GET("/api/maps/{mapId}/questions", { params: { path: { mapId: mapId! }, query: setting } })),
   });
-  if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
-  if (questions.isError)
-    return <Failed problem={problemOf(questions.error)} retry={() => void questions.refetch()} />;
-  if (!map.data || !questions.data) return <Loading what="Looking for questions" />;
-  const here = waiting.filter((a) => a.mapId === map.data.id);
+  const ready = together({ map, questions });
+  if (!ready.data) return <Waiting what="Looking for questions" on={ready} />;
+  const data = ready.data;
+  const here = waiting.filter((a) => a.mapId === data.map.id);
   return (
     <main className="px-5 pt-2 pb-12">
-      <OddsControls map={map.data} />
-      <h1 className="mt-3 text-[26px]" style={{ fontStretch: "82%" }}>
-        Nobody has answered these yet
-      </h1>
+      <OddsControls map={data.map} />
+      <Heading className="mt-3">Nobody has answered these yet</Heading>
       <p className="text-quiet">
         What an answer would be worth to all starts comes first, at most so much of 100.
       </p>
@@ -47,16 +46,16 @@ export function QuestionsPage() {
           {here.map((a) => `“${a.words}”`).join(", ")}
         </p>
       )}
-      {questions.data.length === 0 && (
+      {data.questions.length === 0 && (
         <p className="mt-4">
           Every question has its answer. The next one from the mat is two touches away: “What if they …”.
         </p>
       )}
       <ul className="mt-3">
-        {questions.data.map((question) => (
+        {data.questions.map((question) => (
           <Row
             key={question.id ?? `${question.reaction} ${question.response}`}
-            map={map.data}
+            map={data.map}
             question={question}
           />
         ))}

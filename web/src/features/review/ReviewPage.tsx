@@ -3,10 +3,12 @@ import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { askAgain } from "../../api/askAgain";
 import { api, problemOf, unwrap, unwrapNothing, type Schemas } from "../../api/client";
-import { Failed, Loading, Refused } from "../../ui/Notice";
+import { Refused } from "../../ui/Notice";
 import { findingPath, findingPlace, paths, useMap, useMapChange } from "../map";
 import { OddsControls, settingQuery, useReview, useSetting } from "../odds";
 import { Cost } from "./Cost";
+import { Heading } from "../../ui/Heading";
+import { together, Waiting } from "../../ui/Waiting";
 
 type Finding = Schemas["Finding"];
 
@@ -32,21 +34,19 @@ export function ReviewPage() {
   const map = useMap();
   const review = useReview(map.data);
   const [kind, setKind] = useState("");
-  if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
-  if (review.isError) return <Failed problem={problemOf(review.error)} retry={() => void review.refetch()} />;
-  if (!map.data || !review.data) return <Loading what="Looking for holes" progress={review.progress} />;
-  const open = review.data.filter((f) => !f.dismissed);
-  const dismissed = review.data.filter((f) => f.dismissed);
+  const ready = together({ map, review });
+  if (!ready.data) return <Waiting what="Looking for holes" on={ready} />;
+  const data = ready.data;
+  const open = data.review.filter((f) => !f.dismissed);
+  const dismissed = data.review.filter((f) => f.dismissed);
   const kinds = [...new Set(open.map((f) => f.kind))];
   const shown = open.filter((f) => kind === "" || f.kind === kind);
   return (
     <main className="px-5 pt-2 pb-12">
-      <OddsControls map={map.data} />
+      <OddsControls map={data.map} />
       <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-2">
         <div className="mr-auto">
-          <h1 className="text-[26px]" style={{ fontStretch: "82%" }}>
-            Holes in the map
-          </h1>
+          <Heading>Holes in the map</Heading>
           <p className="text-quiet">{open.length} open, what they cost first.</p>
         </div>
         <label className="flex items-center gap-2">
@@ -72,7 +72,7 @@ export function ReviewPage() {
       )}
       <ul className="mt-3">
         {shown.map((finding) => (
-          <Row key={keyOf(finding)} map={map.data} finding={finding} />
+          <Row key={keyOf(finding)} map={data.map} finding={finding} />
         ))}
       </ul>
       {dismissed.length > 0 && (
@@ -80,7 +80,7 @@ export function ReviewPage() {
           <summary className="font-semibold">Dismissed, {dismissed.length}</summary>
           <ul className="mt-1">
             {dismissed.map((finding) => (
-              <DismissedRow key={keyOf(finding)} map={map.data} finding={finding} />
+              <DismissedRow key={keyOf(finding)} map={data.map} finding={finding} />
             ))}
           </ul>
         </details>

@@ -7,6 +7,7 @@ import { Gate } from "../../ui/Gate";
 import { Labelled } from "../../ui/Labelled";
 import { Refused } from "../../ui/Notice";
 import { useSignIn } from "./session";
+import { Heading } from "../../ui/Heading";
 
 // The content policy forbids code made at run time, so zod must not try.
 z.config({ jitless: true });
@@ -33,9 +34,7 @@ export function SignIn({ again = false }: { again?: boolean }) {
             Sign in again
           </Dialog.Title>
         ) : (
-          <h1 className="text-3xl" style={{ fontStretch: "75%" }}>
-            Narrow Gate
-          </h1>
+          <Heading size="door">Narrow Gate</Heading>
         )}
         <p className="mt-1 text-quiet">
           {again ? "The session has ended. What you typed is still there." : "How likely do they get out?"}

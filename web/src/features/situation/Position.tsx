@@ -7,6 +7,7 @@ import { paths, placeTitle } from "../map";
 import { settingQuery } from "../odds";
 import { HoldsHere } from "./HoldsHere";
 import { entriesTo } from "./places";
+import { Heading } from "../../ui/Heading";
 
 /** Where one is: what is held, the clock, how one got here, and what they need for it. */
 export function Position({
@@ -23,9 +24,9 @@ export function Position({
   const entries = entriesTo(map, situation.id);
   return (
     <aside className="px-5 pt-3 pb-4" aria-label="The situation">
-      <h1 className="text-[26px] leading-[1.1]" style={narrowness(worth)}>
+      <Heading size="place" style={narrowness(worth)}>
         {situation.title}
-      </h1>
+      </Heading>
       <p className="mt-1 mb-3 text-quiet">
         {family?.title}, {STAGE_LABEL[situation.stage].toLowerCase()}
       </p>

@@ -1,11 +1,12 @@
 import { useParams } from "react-router";
-import { problemOf } from "../../api/client";
-import { Failed, Loading, NotSolved } from "../../ui/Notice";
+import { NotSolved } from "../../ui/Notice";
 import { useMap } from "../map";
 import { OddsControls, useMoving, useOdds, useWas } from "../odds";
 import { Answers } from "./Answers";
 import { Beside } from "./Beside";
 import { Position } from "./Position";
+import { Heading } from "../../ui/Heading";
+import { together, Waiting } from "../../ui/Waiting";
 
 /** One situation: what is held, the clock, the reactions by odds, their responses and where these land. */
 export function SituationPage() {
@@ -14,16 +15,16 @@ export function SituationPage() {
   const odds = useOdds(map.data);
   const was = useWas(odds.data);
   const moving = useMoving();
-  if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
-  if (odds.isError) return <Failed problem={problemOf(odds.error)} retry={() => void odds.refetch()} />;
-  if (!map.data || !odds.data) return <Loading what="Solving the map" />;
-  if (!odds.data.converged) return <NotSolved />;
-  const situation = map.data.situations.find((s) => s.id === id);
-  const at = id === undefined ? undefined : odds.data.situations[id];
+  const ready = together({ map, odds });
+  if (!ready.data) return <Waiting what="Solving the map" on={ready} />;
+  const data = ready.data;
+  if (!data.odds.converged) return <NotSolved />;
+  const situation = data.map.situations.find((s) => s.id === id);
+  const at = id === undefined ? undefined : data.odds.situations[id];
   if (!situation || !at) {
     return (
       <main className="space-y-2 p-5">
-        <h1 className="text-2xl">No such situation</h1>
+        <Heading size="notice">No such situation</Heading>
         <p>It may have been taken out. Go back to the map and pick another.</p>
       </main>
     );
@@ -33,18 +34,18 @@ export function SituationPage() {
       data-moving={moving || undefined}
       className="lg:grid lg:min-h-[calc(100dvh-52px)] lg:grid-cols-[248px_minmax(0,1fr)_264px]"
     >
-      <Position map={map.data} situation={situation} worth={at.worth} />
+      <Position map={data.map} situation={situation} worth={at.worth} />
       <main className="min-w-0 border-rule px-5 pt-2 pb-10 lg:border-x">
-        <OddsControls map={map.data} />
+        <OddsControls map={data.map} />
         <Answers
           key={situation.id}
-          map={map.data}
+          map={data.map}
           situation={situation}
           at={at}
           was={was?.situations[situation.id]}
         />
       </main>
-      <Beside key={situation.id} map={map.data} situation={situation} at={at} />
+      <Beside key={situation.id} map={data.map} situation={situation} at={at} />
     </div>
   );
 }

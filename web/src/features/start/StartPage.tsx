@@ -5,12 +5,14 @@ import { askAgain } from "../../api/askAgain";
 import { api, problemOf, unwrapNothing, type Problem, type Schemas } from "../../api/client";
 import { hundred } from "../../labels";
 import { Gate } from "../../ui/Gate";
-import { Failed, Loading, Refused } from "../../ui/Notice";
+import { Refused } from "../../ui/Notice";
 import { Picker } from "../../ui/Picker";
 import { findingPlace, lowerFirst, paths, techniqueOf, useMap, useMapChange } from "../map";
 import { useOdds, useReview, type OddsData } from "../odds";
 import { inWordsOfTheForm, partsOf, putParts } from "../workshop";
 import { partsToSend, rowsOf, type Answer, type Pin } from "./answers";
+import { Heading } from "../../ui/Heading";
+import { together, Waiting } from "../../ui/Waiting";
 
 const WORDS = ["never", "rarely", "sometimes", "often", "usually"];
 const OFFERED = 8;
@@ -23,10 +25,10 @@ export function StartPage() {
   const [before, setBefore] = useState<number>();
   const begin = useBegun();
   const navigate = useNavigate();
-  if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
-  if (odds.isError) return <Failed problem={problemOf(odds.error)} retry={() => void odds.refetch()} />;
-  if (!map.data || !odds.data) return <Loading what="Opening" />;
-  const loaded = map.data;
+  const ready = together({ map, odds });
+  if (!ready.data) return <Waiting what="Opening" on={ready} />;
+  const data = ready.data;
+  const loaded = data.map;
   const known = pin?.id;
   return (
     <main className="mx-auto max-w-3xl px-5 pt-6 pb-16">
@@ -39,12 +41,10 @@ export function StartPage() {
           Straight to the map
         </button>
       </p>
-      <h1 className="text-[30px]" style={{ fontStretch: "82%" }}>
-        Which pin do your students complain about?
-      </h1>
+      <Heading size="welcome">Which pin do your students complain about?</Heading>
       <Choose
         map={loaded}
-        odds={odds.data}
+        odds={data.odds}
         pin={pin}
         choose={(next) => {
           setPin(next);
@@ -55,7 +55,7 @@ export function StartPage() {
         <Questions
           key={pin.id ?? pin.title}
           map={loaded}
-          odds={odds.data}
+          odds={data.odds}
           pin={pin}
           onKept={(id, was) => {
             setPin({ ...pin, id });
@@ -65,7 +65,7 @@ export function StartPage() {
         />
       )}
       {known && before !== undefined && (
-        <Result map={loaded} odds={odds.data} situation={known} before={before} />
+        <Result map={loaded} odds={data.odds} situation={known} before={before} />
       )}
     </main>
   );

@@ -63,7 +63,7 @@ export function HouseForm({ map }: { map: Schemas["Map"] }) {
           />
         </label>
         <button type="submit" className="plate" disabled={!changed || save.isPending}>
-          Save
+          Keep for the house
         </button>
         {changed && (
           <button type="button" className="word" onClick={() => setEdited({})}>

@@ -19,6 +19,21 @@ interface Typed {
   made: PartInput[];
 }
 
+const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === "object" && value !== null && !Array.isArray(value);
+
+/** What is kept must still be what the form reads; an older program may have kept something else. */
+function isTyped(kept: unknown): kept is Typed {
+  return (
+    isObject(kept) &&
+    isObject(kept.value) &&
+    Array.isArray(kept.made) &&
+    kept.made.every(
+      (m) => isObject(m) && typeof m.list === "string" && typeof m.id === "string" && isObject(m.part),
+    )
+  );
+}
+
 /**
  * Edits something of a map in place: its fields, the odds as they would be, what the server refused, and the choice when
  * somebody else has changed the same thing. What is typed is kept until it is saved or thrown away.
@@ -52,10 +67,12 @@ export function PartForm({
   );
   onDone: (saved?: PartInput) => void;
 }) {
-  const { draft, kept, change, rebase, drop } = useDraft<Typed>(draftKey, map.revision, {
-    value: initial,
-    made: [],
-  });
+  const { draft, kept, unreadable, change, rebase, drop } = useDraft(
+    draftKey,
+    map.revision,
+    { value: initial, made: [] },
+    isTyped,
+  );
   const save = useMapChange(map.id);
   const fresh = useMapById(map.id);
   const queries = useQueryClient();
@@ -91,6 +108,8 @@ export function PartForm({
     return id;
   };
   return (
+    // Escape leaves the form from any of its fields.
+    // eslint-disable-next-line jsx-a11y-x/no-noninteractive-element-interactions
     <form
       ref={form}
       className="my-2 space-y-3 border-2 border-ink bg-ground p-3"
@@ -107,6 +126,24 @@ export function PartForm({
         }
       }}
     >
+      {unreadable !== undefined && (
+        <details className="border-l-4 border-ink pl-3">
+          <summary>
+            What you typed here before cannot be put back into the form, which has changed since.
+          </summary>
+          <pre className="my-1 wrap-anywhere whitespace-pre-wrap text-quiet select-all">{unreadable}</pre>
+          <button
+            type="button"
+            className="word"
+            onClick={() => {
+              drop();
+              onDone();
+            }}
+          >
+            Throw it away
+          </button>
+        </details>
+      )}
       {kept && (
         <p className="flex flex-wrap items-baseline gap-x-4 border-l-4 border-ink pl-3">
           <span>What you typed before is back.</span>

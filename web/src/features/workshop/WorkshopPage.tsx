@@ -3,7 +3,7 @@ import { Link, useParams, useSearchParams } from "react-router";
 import { problemOf, type Schemas } from "../../api/client";
 import { useCommand } from "../../ui/commands";
 import { find, prepare } from "../../ui/find";
-import { Failed, Loading } from "../../ui/Notice";
+import { Failed } from "../../ui/Notice";
 import { paths, useMap } from "../map";
 import { OddsControls, settingQuery } from "../odds";
 import { beginning, useEditing } from "./editing";
@@ -11,6 +11,8 @@ import { FIELDS, LISTS } from "./fields";
 import { HouseForm } from "./HouseForm";
 import { PartForm } from "./PartForm";
 import { freeId, partsOf, takenIds, textOf, usePart, type Part } from "./parts";
+import { Heading } from "../../ui/Heading";
+import { together, Waiting } from "../../ui/Waiting";
 
 const SHOWN = 100;
 
@@ -18,14 +20,15 @@ const SHOWN = 100;
 export function WorkshopPage() {
   const { list = "situations" } = useParams();
   const map = useMap();
-  if (map.isError) return <Failed problem={problemOf(map.error)} retry={() => void map.refetch()} />;
-  if (!map.data) return <Loading what="Opening the workshop" />;
+  const ready = together({ map });
+  if (!ready.data) return <Waiting what="Opening the workshop" on={ready} />;
+  const data = ready.data;
   return (
     <div className="lg:grid lg:min-h-[calc(100dvh-52px)] lg:grid-cols-[220px_minmax(0,1fr)]">
-      <Kinds map={map.data} list={list} />
+      <Kinds map={data.map} list={list} />
       <main className="min-w-0 border-rule px-5 pt-2 pb-10 lg:border-l">
-        <OddsControls map={map.data} />
-        <Parts key={list} map={map.data} list={list} />
+        <OddsControls map={data.map} />
+        <Parts key={list} map={data.map} list={list} />
       </main>
     </div>
   );
@@ -73,9 +76,7 @@ function Parts({ map, list }: { map: Schemas["Map"]; list: string }) {
   return (
     <>
       <div className="mt-3 flex flex-wrap items-end gap-x-5 gap-y-2">
-        <h1 className="mr-auto text-[26px]" style={{ fontStretch: "82%" }}>
-          {kind.title}
-        </h1>
+        <Heading className="mr-auto">{kind.title}</Heading>
         <label className="flex items-center gap-2">
           <span className="text-quiet">Find</span>
           <input

@@ -3,6 +3,7 @@ package app.narrowgate.exchange.map;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.narrowgate.core.check.ProblemsException;
+import app.narrowgate.core.map.EscapeMap;
 import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
@@ -80,6 +81,15 @@ class MapSchemaTest {
         "\"seconds\":1.5 > \"seconds\":121",
         "\"worth\":{\"reversal\":1} > \"worth\":{\"reversal\":2}",
         "\"work\":2 > \"work\":6",
+        "\"format\":\"narrowgate-map/1\" > \"format\":\"?\"",
+        "\"format\":\"narrowgate-map/1\" > \"format\":null",
+        "\"entry\":1 > \"entry\":null",
+        "\"checkpoints\":[\"Feet in\"] > \"stance\":null",
+        "\"checkpoints\":[\"Feet in\"] > \"children\":null",
+        "\"checkpoints\":[\"Feet in\"] > \"avoidWith\":[\"?\"]",
+        "\"checkpoints\":[\"Feet in\"] > \"movements\":[\"?\"]",
+        "\"title\":\"One pin\" > \"title\":\"One pin\",\"house\":{\"matchup\":null}",
+        "\"title\":\"One pin\" > \"title\":\"One pin\",\"house\":{\"thinking\":{\"base\":11,\"perBit\":0}}",
         "\"kind\":\"pin\" > \"kind\":\"clamp\"",
         "[\"Feet in\"] > \"Feet in\""})
     void whatTheReaderRefusesIsNotValid(String change) {
@@ -88,5 +98,39 @@ class MapSchemaTest {
         assertThat(changed).isNotEqualTo(SMALL);
         assertThat(isRead(changed)).as("read").isFalse();
         assertThat(isValid(changed)).as("valid").isFalse();
+    }
+
+    /** Where nothing is said by null, and where a question mark is just a text. */
+    @ParameterizedTest
+    @ValueSource(strings = {
+        "\"entry\":1 > \"rest\":null",
+        "\"clock\":{\"seconds\":6,\"becomes\":\"tap\"} > \"clock\":null",
+        "\"leads\":\"top\" > \"leads\":null",
+        "\"works\":\"often\" > \"works\":\"often\",\"stuffed\":null",
+        "\"title\":\"One pin\" > \"title\":\"?\",\"about\":\"?\""})
+    void whatTheReaderTakesIsValid(String change) {
+        List<String> parts = List.of(change.split(" > "));
+        String changed = SMALL.replace(parts.get(0), parts.get(1));
+        assertThat(changed).isNotEqualTo(SMALL);
+        assertThat(isRead(changed)).as("read").isTrue();
+        assertThat(isValid(changed)).as("valid").isTrue();
+    }
+
+    @Test
+    void aQuestionMarkIsATextLikeAnyOther() {
+        EscapeMap map = MapJson.read(SMALL.replace("\"title\":\"One pin\"", "\"title\":\"?\",\"about\":\"?\""));
+        assertThat(map.title()).isEqualTo("?");
+        assertThat(map.about()).isEqualTo("?");
+        assertThat(MapJson.read(MapJson.write(map))).isEqualTo(map);
+    }
+
+    @Test
+    void theHouseComesBackAsItWasWritten() {
+        EscapeMap map = MapJson.read(SMALL.replace("\"aims\":",
+                "\"matchups\":[{\"id\":\"big\",\"title\":\"Big\"}],\"house\":{\"matchup\":\"big\","
+                        + "\"thinking\":{\"base\":0.3,\"perBit\":0.1}},\"aims\":"));
+        assertThat(map.houseMatchup().title()).isEqualTo("Big");
+        assertThat(MapJson.read(MapJson.write(map))).isEqualTo(map);
+        assertThat(SCHEMA.validate(MapJson.writeText(map), InputFormat.JSON)).isEmpty();
     }
 }

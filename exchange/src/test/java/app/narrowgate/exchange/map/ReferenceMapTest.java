@@ -1,9 +1,12 @@
 package app.narrowgate.exchange.map;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.narrowgate.core.advice.LateCurve;
 import app.narrowgate.core.finish.Denials;
+import app.narrowgate.core.gate.CutSearch;
+import app.narrowgate.core.gate.SmallestCut;
 import app.narrowgate.core.held.LikelySituations;
 import app.narrowgate.core.held.Marks;
 import app.narrowgate.core.map.EscapeMap;
@@ -13,6 +16,7 @@ import app.narrowgate.core.map.Lean;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.Outcome;
+import app.narrowgate.core.map.PlaceKind;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Segment;
 import app.narrowgate.core.map.Situation;
@@ -24,6 +28,7 @@ import app.narrowgate.core.odds.OddsSolver;
 import app.narrowgate.core.odds.ReactionOdds;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
+import app.narrowgate.core.progress.Progress;
 import app.narrowgate.core.review.Finding;
 import app.narrowgate.core.review.MapReview;
 import app.narrowgate.core.round.Passing;
@@ -234,5 +239,36 @@ class ReferenceMapTest {
                 assertThat(first).as(situation.title()).contains(situation.id());
             }
         }
+    }
+
+    /** Nothing that is taught gains anything at the end of a choke; the clock then leads to the tap and not to nowhere. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0, 0.25, 1})
+    void roundsWithChildrenEndInTheTapAndAreNotHeldForEver(double read) {
+        Setting children = Setting.of(Id.of("guard-or-better")).withRead(read)
+                .withMatchup(INDEX.matchup(Id.of("children")).orElseThrow());
+        Odds odds = OddsSolver.solve(INDEX, children);
+        odds.situations().values().forEach(at -> {
+            double ends = at.ends().values().stream().mapToDouble(chance -> chance).sum();
+            assertThat(ends + at.neverEnds()).as(at.situation().value()).isCloseTo(1, within(1e-9));
+            assertThat(at.neverEnds()).as("%s: every place of this map leads to some end", at.situation()).isZero();
+        });
+        assertThat(odds.at(Id.of("mount-low")).ends().get(PlaceKind.TAP)).isGreaterThan(0.2);
+    }
+
+    /** What the screen names is what is solved: the house's matchup is one of the map's. */
+    @Test
+    void theHouseMatchupIsOnTheMap() {
+        assertThat(INDEX.map().matchups()).contains(INDEX.map().houseMatchup());
+    }
+
+    /** In the ordinary case too: two answers whose loss costs a tenth of the starts, and no single one does. */
+    @Test
+    void theSmallestCutIsProved() {
+        SolvedMap solved = SolvedMap.of(INDEX, SETTING);
+        SmallestCut cut = CutSearch.search(solved, 0.75 * solved.startWorth(), Progress.NONE);
+        assertThat(cut.found()).isTrue();
+        assertThat(cut.exact()).isTrue();
+        assertThat(solved.without(Set.copyOf(cut.reactions())).startWorth()).isLessThan(0.75 * solved.startWorth());
     }
 }
