@@ -56,7 +56,7 @@ function Standing({ map, odds, was }: { map: Schemas["Map"]; odds: Overview; was
 /** "Whatever they do: guard from 6 places. " Nothing where nothing can be forced. */
 function forcedInWords(odds: Overview): string {
   const kinds = rollup(
-    Object.values(odds.situations).filter((at) => at.forced),
+    Object.values(odds.situations).filter((at) => at.forced && !at.stop),
     (places) => places.length,
     (at) => at.forced!,
   );

@@ -5,7 +5,7 @@ import { hundred, KIND_LABEL } from "../../labels";
 import { useCommand } from "../../ui/commands";
 import { hasDraft } from "../../ui/draft";
 import { Gate } from "../../ui/Gate";
-import { useAim, useExplanation } from "../odds";
+import { useAim, useExplanation, useSetting } from "../odds";
 import { BestPath } from "./BestPath";
 import { biggestLoss } from "./explanation";
 import { ReactionBlock } from "./ReactionBlock";
@@ -34,6 +34,9 @@ export function Answers({
     return () => cancelAnimationFrame(frame);
   }, [hash]);
   useCommand({ title: "Add what you do", key: "a", run: () => setAdding(true) });
+  const [{ read }] = useSetting();
+  // Odds are about chance; against somebody who always finds the worst it is about what can be forced.
+  const alwaysRead = read >= 1;
   const late = situation.stage === "last-chance";
   const before = was && hundred(was.worth) !== hundred(at.worth) ? hundred(was.worth) : undefined;
   return (
@@ -44,13 +47,13 @@ export function Answers({
           style={{ fontStretch: "76%" }}
           data-testid="odds"
         >
-          {hundred(at.worth)}
+          {alwaysRead ? "–" : hundred(at.worth)}
         </span>
         <div className="min-w-0 grow">
           <p aria-live="polite">
-            <Sentence map={map} at={at} was={before} />
+            {alwaysRead ? <Forced at={at} /> : <Sentence map={map} at={at} was={before} />}
           </p>
-          <Gate worth={at.worth} late={late} height={12} className="mt-1.5" />
+          {!alwaysRead && <Gate worth={at.worth} late={late} height={12} className="mt-1.5" />}
         </div>
       </div>
       <BestPath map={map} situation={situation} at={at} />
@@ -81,6 +84,23 @@ export function Answers({
           Add what you do
         </button>
       )}
+    </>
+  );
+}
+
+/** What can be had from somebody who always finds the worst answer for you. */
+function Forced({ at }: { at: Schemas["SituationOdds"] }) {
+  if (!at.forced) {
+    return (
+      <span className="text-quiet">
+        They always find the worst for you. What you teach here cannot make them give anything.
+      </span>
+    );
+  }
+  return (
+    <>
+      Whatever they do, you {at.stop ? "keep" : "can end in"}{" "}
+      <span className="font-semibold">{KIND_LABEL[at.forced] ?? at.forced} or better</span>.
     </>
   );
 }

@@ -33,7 +33,7 @@ export function HouseForm({ map }: { map: Schemas["Map"] }) {
       <h2 className="text-base lg:text-[15px]">Unless you name another</h2>
       <div className="mt-1 flex flex-wrap items-end gap-x-5 gap-y-2">
         <label className="block">
-          <span className="text-quiet">the pair is</span>
+          <span className="block text-quiet">the pair is</span>
           <select
             className="box mt-0.5"
             value={(house.matchup as string | undefined) ?? ""}
@@ -47,7 +47,7 @@ export function HouseForm({ map }: { map: Schemas["Map"] }) {
           </select>
         </label>
         <label className="block">
-          <span className="text-quiet">seconds to react at all</span>
+          <span className="block text-quiet">seconds to react at all</span>
           <NumberBox
             className="mt-0.5 w-24!"
             value={house.thinkBase}
@@ -55,7 +55,7 @@ export function HouseForm({ map }: { map: Schemas["Map"] }) {
           />
         </label>
         <label className="block">
-          <span className="text-quiet">and for each doubling of the choices</span>
+          <span className="block text-quiet">and for each doubling of the choices</span>
           <NumberBox
             className="mt-0.5 w-24!"
             value={house.thinkPerBit}

@@ -61,7 +61,7 @@ final class SyntheticGames {
             }
             optionStart[s + 1] = 2 * s + 2;
         }
-        return new Game(worth, situations, optionStart, reaction, going, stuffedShare, lateShare, stuffed, becomes,
+        return new Game(worth, new boolean[situations], optionStart, reaction, going, stuffedShare, lateShare, stuffed, becomes,
                 responseStart, landing, chance, read);
     }
 }

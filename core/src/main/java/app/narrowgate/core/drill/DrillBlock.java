@@ -1,5 +1,6 @@
 package app.narrowgate.core.drill;
 
+import app.narrowgate.core.trait.Side;
 import java.util.List;
 
 /**

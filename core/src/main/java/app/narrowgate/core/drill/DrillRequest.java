@@ -2,6 +2,7 @@ package app.narrowgate.core.drill;
 
 import app.narrowgate.core.check.Range;
 import app.narrowgate.core.map.Id;
+import app.narrowgate.core.trait.Side;
 
 /**
  * What a drill sheet is asked for.

@@ -7,6 +7,7 @@ import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.odds.Odds;
 import app.narrowgate.core.odds.ReactionOdds;
 import app.narrowgate.core.odds.ResponseOdds;
+import app.narrowgate.core.trait.Side;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

@@ -1,6 +1,6 @@
 package app.narrowgate.core.drill;
 
-import app.narrowgate.core.map.Coded;
+import app.narrowgate.core.check.Coded;
 
 /** Which of the two partners is the bottom player. */
 public enum Role implements Coded {

@@ -1,5 +1,6 @@
 package app.narrowgate.core.map;
 
+import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.check.Text;
 import java.util.List;
 

@@ -1,5 +1,7 @@
 package app.narrowgate.core.map;
 
+import app.narrowgate.core.check.Coded;
+
 /** What a technique leans on, so that a matchup can say whether it still does. */
 public enum Lean implements Coded {
     /** Moving their weight. */

@@ -2,6 +2,9 @@ package app.narrowgate.core.map;
 
 import app.narrowgate.core.check.Range;
 import app.narrowgate.core.check.Text;
+import app.narrowgate.core.trait.AgeGroup;
+import app.narrowgate.core.trait.Injury;
+import app.narrowgate.core.trait.Level;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;

@@ -1,6 +1,7 @@
 package app.narrowgate.core.map;
 
 import app.narrowgate.core.check.Text;
+import app.narrowgate.core.trait.Injury;
 import java.util.Set;
 
 /**

@@ -1,7 +1,9 @@
 package app.narrowgate.core.map;
 
+import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.check.Range;
 import app.narrowgate.core.check.Text;
+import app.narrowgate.core.trait.AgeGroup;
 import java.util.List;
 import java.util.Optional;
 

@@ -1,5 +1,7 @@
 package app.narrowgate.core.map;
 
+import app.narrowgate.core.check.Coded;
+
 /** How late a situation is, in order. */
 public enum Stage implements Coded {
     /** Contact, nothing connected yet. */

@@ -2,6 +2,8 @@ package app.narrowgate.core.map;
 
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.check.Text;
+import app.narrowgate.core.trait.Injury;
+import app.narrowgate.core.trait.Level;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;

@@ -1,5 +1,7 @@
 package app.narrowgate.core.map;
 
+import app.narrowgate.core.check.Coded;
+
 /**
  * The four words for how often. The numbers behind them are a convention of the project until a record replaces
  * them.

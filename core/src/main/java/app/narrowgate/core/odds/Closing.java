@@ -1,5 +1,7 @@
 package app.narrowgate.core.odds;
 
+import app.narrowgate.core.check.Coded;
+
 /**
  * Why a reaction is closed.
  *
@@ -9,7 +11,7 @@ package app.narrowgate.core.odds;
 public record Closing(Kind kind, String what) {
 
     /** What can close a reaction. */
-    public enum Kind implements app.narrowgate.core.map.Coded {
+    public enum Kind implements Coded {
         /** The situation or the matchup knows a needed fact to be otherwise. */
         FACT,
         /** The house has taken the other stance. */

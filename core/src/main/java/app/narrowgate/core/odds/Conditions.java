@@ -1,9 +1,9 @@
 package app.narrowgate.core.odds;
 
-import app.narrowgate.core.map.AgeGroup;
+import app.narrowgate.core.trait.AgeGroup;
 import app.narrowgate.core.map.Clock;
 import app.narrowgate.core.map.Id;
-import app.narrowgate.core.map.Injury;
+import app.narrowgate.core.trait.Injury;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.RateRule;

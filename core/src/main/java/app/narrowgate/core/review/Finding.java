@@ -1,6 +1,6 @@
 package app.narrowgate.core.review;
 
-import app.narrowgate.core.map.Coded;
+import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.Id;
 import java.util.Comparator;
 import java.util.Optional;

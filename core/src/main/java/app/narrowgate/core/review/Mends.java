@@ -3,7 +3,7 @@ package app.narrowgate.core.review;
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
-import app.narrowgate.core.map.Injury;
+import app.narrowgate.core.trait.Injury;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Principle;
 import app.narrowgate.core.map.Reaction;

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import app.narrowgate.core.fixture.MapFixture;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
-import app.narrowgate.core.map.Level;
+import app.narrowgate.core.trait.Level;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Principle;
 import app.narrowgate.core.map.Reaction;

@@ -9,6 +9,7 @@ import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.odds.Odds;
 import app.narrowgate.core.odds.OddsSolver;
 import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.trait.Side;
 import java.util.Collections;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

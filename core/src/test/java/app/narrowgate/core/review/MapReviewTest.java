@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.narrowgate.core.fixture.MapFixture;
-import app.narrowgate.core.map.AgeGroup;
+import app.narrowgate.core.trait.AgeGroup;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
-import app.narrowgate.core.map.Injury;
-import app.narrowgate.core.map.Level;
+import app.narrowgate.core.trait.Injury;
+import app.narrowgate.core.trait.Level;
 import app.narrowgate.core.map.Likelihood;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Matchup;

@@ -1,6 +1,6 @@
 package app.narrowgate.exchange.graph;
 
-import app.narrowgate.core.map.Coded;
+import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;

@@ -2,8 +2,8 @@ package app.narrowgate.server.drill;
 
 import app.narrowgate.core.drill.DrillRequest;
 import app.narrowgate.core.drill.DrillSheetMaker;
-import app.narrowgate.core.drill.Side;
-import app.narrowgate.core.map.Coded;
+import app.narrowgate.core.trait.Side;
+import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;

@@ -2,7 +2,7 @@ package app.narrowgate.server.map;
 
 import app.narrowgate.core.map.Aim;
 import app.narrowgate.core.map.Clock;
-import app.narrowgate.core.map.Coded;
+import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.Id;

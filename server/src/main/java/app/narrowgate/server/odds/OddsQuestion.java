@@ -1,11 +1,11 @@
 package app.narrowgate.server.odds;
 
 import app.narrowgate.core.check.RefusedException;
-import app.narrowgate.core.map.AgeGroup;
-import app.narrowgate.core.map.Coded;
+import app.narrowgate.core.trait.AgeGroup;
+import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.Id;
-import app.narrowgate.core.map.Injury;
-import app.narrowgate.core.map.Level;
+import app.narrowgate.core.trait.Injury;
+import app.narrowgate.core.trait.Level;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.Occasion;

@@ -1,6 +1,6 @@
 package app.narrowgate.server.odds;
 
-import app.narrowgate.core.map.Coded;
+import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.odds.Closing;
 import app.narrowgate.core.odds.Odds;

@@ -1,4 +1,6 @@
-package app.narrowgate.core.map;
+package app.narrowgate.core.trait;
+
+import app.narrowgate.core.check.Coded;
 
 /** A body part whose injury can forbid a technique. */
 public enum Injury implements Coded {

@@ -1,4 +1,6 @@
-package app.narrowgate.core.map;
+package app.narrowgate.core.trait;
+
+import app.narrowgate.core.check.Coded;
 
 /** Who is on the mat. */
 public enum AgeGroup implements Coded {

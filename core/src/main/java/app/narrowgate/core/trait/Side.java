@@ -1,6 +1,6 @@
-package app.narrowgate.core.drill;
+package app.narrowgate.core.trait;
 
-import app.narrowgate.core.map.Coded;
+import app.narrowgate.core.check.Coded;
 
 /** The side on which the top player lies. The map is written once; practice is counted per side. */
 public enum Side implements Coded {

@@ -1,6 +1,5 @@
-package app.narrowgate.core.map;
+package app.narrowgate.core.check;
 
-import app.narrowgate.core.check.RefusedException;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.stream.Collectors;
