@@ -4,6 +4,7 @@ import { BodyFigure } from "../../ui/body/BodyFigure";
 import { Gate, narrowness } from "../../ui/Gate";
 import { Caution } from "../../ui/Notice";
 import { lowerFirst, placeTitle, techniqueOf, withoutThey } from "../map";
+import { indexOf } from "../../model/mapIndex";
 
 /** As many answers fit on a page and into a head. */
 const ANSWERS = 3;
@@ -18,12 +19,12 @@ export function Card({
   situation: Schemas["Situation"];
   at: Schemas["SituationOdds"];
 }) {
-  const family = map.families.find((f) => f.id === situation.family)?.title ?? "";
+  const family = indexOf(map).family(situation.family)?.title ?? "";
   const usable = at.reactions.filter((r) => r.usable);
   const shown = usable.slice(0, ANSWERS);
   const cautions = new Set<string>();
   const answers = shown.flatMap((odds) => {
-    const reaction = map.reactions.find((r) => r.id === odds.reaction);
+    const reaction = indexOf(map).reaction(odds.reaction);
     const technique = techniqueOf(map, reaction);
     if (!reaction || !technique) return [];
     technique.cautions.forEach((caution) => cautions.add(caution));

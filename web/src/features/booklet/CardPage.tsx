@@ -7,6 +7,7 @@ import { PrintBar } from "./PrintBar";
 import { SettingLine } from "./SettingLine";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
+import { indexOf } from "../../model/mapIndex";
 
 /** One situation as a page to print and pin to the wall. */
 export function CardPage() {
@@ -18,7 +19,7 @@ export function CardPage() {
   if (!ready.data) return <Waiting what="Writing the card" on={ready} />;
   const data = ready.data;
   if (!data.odds.converged) return <NotSolved />;
-  const situation = data.map.situations.find((s) => s.id === id);
+  const situation = indexOf(data.map).situation(id);
   const at = data.odds.situations[id];
   if (!situation || !at) return <main className="p-5">This situation has been taken out.</main>;
   return (

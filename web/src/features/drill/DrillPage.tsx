@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { Link, useParams, useSearchParams } from "react-router";
+import { Link, useParams } from "react-router";
 import { api, problemOf, unwrap, type Schemas } from "../../api/client";
 import { Caution, Loading, Refused } from "../../ui/Notice";
 import { paths, useMap } from "../map";
@@ -7,6 +7,7 @@ import { settingQuery, useSetting } from "../odds";
 import { callsInLines } from "./calls";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
+import { useAddress } from "../../ui/address";
 
 interface Choice {
   minutes: number;
@@ -23,22 +24,14 @@ export function DrillPage() {
   const { situation = "" } = useParams();
   const map = useMap();
   const [setting] = useSetting();
-  const [params, setParams] = useSearchParams();
+  const [params, write] = useAddress();
   const choice: Choice = {
     minutes: Number(params.get("minutes")) || 8,
     links: Number(params.get("links")) || 3,
     weakSide: params.get("weak") === "right" ? "right" : "left",
     seed: Number(params.get("order")) || 1,
   };
-  const choose = (name: string, value: string | number) =>
-    setParams(
-      (now) => {
-        const next = new URLSearchParams(now);
-        next.set(name, String(value));
-        return next;
-      },
-      { replace: true },
-    );
+  const choose = (name: string, value: string | number) => write({ [name]: value });
   const mapId = map.data?.id;
   const sheet = useQuery({
     queryKey: ["drill", mapId, map.data?.revision, situation, setting, choice],

@@ -7,6 +7,8 @@ import { OddsControls, settingQuery, useFlow, useStories } from "../odds";
 import { draw, stopsOf, type Drawn } from "./flow";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
+import { indexOf } from "../../model/mapIndex";
+import { useAddress } from "../../ui/address";
 
 const WIDTH = 960;
 /** Room for the names behind the last column. */
@@ -18,25 +20,16 @@ const EXCHANGES = [3, 4, 5, 6, 8];
 /** Where 100 starts end, exchange by exchange, and the commonest ways a round goes. */
 export function FlowPage() {
   const map = useMap();
-  const [params, setParams] = useSearchParams();
+  const [params, write] = useAddress();
   const from = params.get("from") || undefined;
   const exchanges = EXCHANGES.find((n) => n === Number(params.get("exchanges"))) ?? 4;
   const flow = useFlow(map.data, from, exchanges);
   const stories = useStories(map.data, from);
-  const choose = (name: string, value: string) =>
-    setParams(
-      (now) => {
-        const next = new URLSearchParams(now);
-        if (value) next.set(name, value);
-        else next.delete(name);
-        return next;
-      },
-      { replace: true },
-    );
+  const choose = (name: string, value: string) => write({ [name]: value || undefined });
   const ready = together({ map, flow });
   if (!ready.data) return <Waiting what="Following 100 starts" on={ready} />;
   const data = ready.data;
-  const start = data.map.situations.find((s) => s.id === from);
+  const start = indexOf(data.map).situation(from);
   return (
     <div className="lg:grid lg:grid-cols-[minmax(0,1fr)_300px]">
       <main className="min-w-0 px-5 pt-2 pb-8">

@@ -2,6 +2,7 @@ import { rollup } from "d3-array";
 import { sankey, sankeyLinkHorizontal, type SankeyLink, type SankeyNode } from "d3-sankey";
 import type { Schemas } from "../../api/client";
 import { KIND_LABEL } from "../../labels";
+import { indexOf } from "../../model/mapIndex";
 
 /** Ends from the best to the worst, and where what goes on stands between them. */
 const ORDER = [
@@ -133,7 +134,7 @@ function grouping(map: Schemas["Map"], flow: Schemas["Flow"]): (exchange: number
     }
     return {
       id: `family ${of}`,
-      title: map.families.find((f) => f.id === of)?.title ?? of,
+      title: indexOf(map).family(of)?.title ?? of,
       place: rank + 0.5,
     };
   };

@@ -10,6 +10,7 @@ import { paths, reactionTitle, useMap } from "../map";
 import { OddsControls, settingQuery, useGates, useSetting } from "../odds";
 import { useCut } from "./cut";
 import { Heading } from "../../ui/Heading";
+import { indexOf } from "../../model/mapIndex";
 
 const SHOWN = 12;
 
@@ -38,7 +39,7 @@ function SituationLink({ map, id }: { map: Schemas["Map"]; id: string }) {
   const [params] = useSearchParams();
   return (
     <Link className="link" to={paths.situation(map.id, id) + settingQuery(params)}>
-      {map.situations.find((s) => s.id === id)?.title ?? id}
+      {indexOf(map).situation(id)?.title ?? id}
     </Link>
   );
 }
@@ -102,8 +103,7 @@ function GateRow({
             : `${hit.length === 1 ? "One place worse" : `${hit.length} places worse, most`}: ${hit
                 .slice(0, 3)
                 .map(
-                  ([id, lost]) =>
-                    `${map.situations.find((s) => s.id === id)?.title ?? id} −${Math.max(1, hundred(lost))}`,
+                  ([id, lost]) => `${indexOf(map).situation(id)?.title ?? id} −${Math.max(1, hundred(lost))}`,
                 )
                 .join(", ")}.`}
         </p>
@@ -177,7 +177,7 @@ function CutResult({ map, cut }: { map: Schemas["Map"]; cut: Schemas["SmallestCu
           <li key={id} className="border-l-4 border-signal pl-3">
             <span className="font-semibold">{reactionTitle(map, id)}</span>
             <span className="block text-quiet">
-              in <SituationLink map={map} id={map.reactions.find((r) => r.id === id)?.from ?? ""} />
+              in <SituationLink map={map} id={indexOf(map).reaction(id)?.from ?? ""} />
             </span>
           </li>
         ))}

@@ -7,6 +7,7 @@ import { paths, techniqueOf } from "../map";
 import { settingQuery, type OddsData } from "../odds";
 import type { Marks } from "./marks";
 import { Toggle } from "./Toggle";
+import { indexOf } from "../../model/mapIndex";
 
 const MOST = 5;
 
@@ -39,7 +40,7 @@ export function Nothing({ map, odds }: { map: Schemas["Map"]; odds: OddsData }) 
                 map={map}
                 situation={situation}
                 worth={odds.situations[situation.id]?.worth ?? 0}
-                says={map.families.find((f) => f.id === situation.family)?.title ?? ""}
+                says={indexOf(map).family(situation.family)?.title ?? ""}
               />
             ))}
           </ul>
@@ -109,7 +110,7 @@ export function Result({
       <h2 className="mt-6 text-base lg:text-[15px]">Where you may be</h2>
       <ol>
         {judged.likely.slice(0, MOST).map((place) => {
-          const situation = map.situations.find((s) => s.id === place.situation);
+          const situation = indexOf(map).situation(place.situation);
           return (
             situation && (
               <Place
@@ -137,7 +138,7 @@ export function Underfoot({
   odds: OddsData;
   first: string | undefined;
 }) {
-  const situation = map.situations.find((s) => s.id === first);
+  const situation = indexOf(map).situation(first);
   if (!situation) return null;
   return (
     <a
@@ -154,10 +155,10 @@ export function Underfoot({
 /** The likeliest place: what is free there, and the first thing to do with it. */
 function FirstThing({ map, odds, id }: { map: Schemas["Map"]; odds: OddsData; id: string }) {
   const [params] = useSearchParams();
-  const situation = map.situations.find((s) => s.id === id);
+  const situation = indexOf(map).situation(id);
   const at = odds.situations[id];
   if (!situation || !at) return null;
-  const reaction = map.reactions.find((r) => r.id === at.best);
+  const reaction = indexOf(map).reaction(at.best);
   const technique = techniqueOf(map, reaction);
   const free = SEGMENTS.filter((s) => !(s in situation.held)).map((s) => SEGMENT_LABEL[s]);
   return (
@@ -208,7 +209,7 @@ function Next({
   change: (part: Partial<Marks>) => void;
 }) {
   if (!next) return null;
-  const fact = map.facts.find((f) => f.id === next.fact);
+  const fact = indexOf(map).fact(next.fact);
   const segment = SEGMENTS.find((s) => s === next.segment);
   if (!fact && !segment) return null;
   return (

@@ -1,6 +1,6 @@
 import { useMemo } from "react";
-import { useSearchParams } from "react-router";
 import { SEGMENTS, type Segment } from "../../labels";
+import { useAddress } from "../../ui/address";
 
 /** What somebody can tell of where they are. */
 export interface Marks {
@@ -27,7 +27,7 @@ export function nextMark(marks: Marks, segment: Segment): Marks {
 
 /** The marks live in the address, so that a link brings them back. */
 export function useMarks(): [Marks, (part: Partial<Marks>) => void] {
-  const [params, setParams] = useSearchParams();
+  const [params, write] = useAddress();
   const text = NAMES.map((name) => params.get(name) ?? "").join("|");
   const marks = useMemo(() => {
     const [held, free, so, notSo] = text.split("|").map((part) => part.split(" ").filter(Boolean)) as [
@@ -40,18 +40,8 @@ export function useMarks(): [Marks, (part: Partial<Marks>) => void] {
     return { held: known(held), free: known(free), so, notSo };
   }, [text]);
   const change = (part: Partial<Marks>) =>
-    setParams(
-      (now) => {
-        const next = new URLSearchParams(now);
-        for (const name of NAMES) {
-          const list = part[name];
-          if (!list) continue;
-          if (list.length > 0) next.set(name, list.join(" "));
-          else next.delete(name);
-        }
-        return next;
-      },
-      { replace: true },
+    write(
+      Object.fromEntries(Object.entries(part).map(([name, list]) => [name, list.join(" ") || undefined])),
     );
   return [marks, change];
 }

@@ -1,6 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { useSearchParams } from "react-router";
 import { askAgain } from "../../api/askAgain";
 import { api, problemOf, unwrap, unwrapNothing, type Schemas } from "../../api/client";
 import { Refused } from "../../ui/Notice";
@@ -8,6 +7,7 @@ import { useMap, useMapChange } from "../map";
 import { Differences } from "./Differences";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
+import { useAddress } from "../../ui/address";
 
 const MOST = 200;
 
@@ -61,23 +61,10 @@ function when(at: string): string {
 
 /** The two revisions in the address that are being compared. */
 function useCompared(map: Schemas["Map"]): [number, number, (from: number, to: number) => void] {
-  const [params, setParams] = useSearchParams();
+  const [params, write] = useAddress();
   const to = Number(params.get("to")) || map.revision;
   const from = Number(params.get("from")) || Math.max(1, to - 1);
-  return [
-    from,
-    to,
-    (f, t) =>
-      setParams(
-        (now) => {
-          const next = new URLSearchParams(now);
-          next.set("from", String(f));
-          next.set("to", String(t));
-          return next;
-        },
-        { replace: true },
-      ),
-  ];
+  return [from, to, (f, t) => write({ from: f, to: t })];
 }
 
 function Revision({

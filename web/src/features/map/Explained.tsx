@@ -3,6 +3,7 @@ import type { Schemas } from "../../api/client";
 import { hundred } from "../../labels";
 import type { Overview } from "../odds";
 import { reactionTitle } from "./titles";
+import { indexOf } from "../../model/mapIndex";
 
 const AFTER = 250;
 const GRACE = 200;
@@ -108,7 +109,7 @@ export function Explained({
   hub?: number;
   aside: boolean;
 }) {
-  const situation = map.situations.find((s) => s.id === at.situation);
+  const situation = indexOf(map).situation(at.situation);
   const here = odds.situations[at.situation];
   if (!situation || !here) return null;
   const best = here.best ? reactionTitle(map, here.best) : undefined;

@@ -1,13 +1,13 @@
 import { useMemo } from "react";
-import { useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
 import { FILTERS, type Filter } from "./marks";
+import { useAddress } from "../../ui/address";
 
 const param = (name: keyof Filter) => `only-${name}`;
 
 /** What the map is narrowed to; it lives in the address. */
 export function useFilter(): [Filter, (change: Partial<Filter>) => void] {
-  const [params, setParams] = useSearchParams();
+  const [params, write] = useAddress();
   const text = FILTERS.map((name) => params.get(param(name)) ?? "").join("\n");
   const filter = useMemo(() => {
     const values = text.split("\n");
@@ -16,16 +16,10 @@ export function useFilter(): [Filter, (change: Partial<Filter>) => void] {
     ) as Filter;
   }, [text]);
   const change = (part: Partial<Filter>) =>
-    setParams(
-      (now) => {
-        const next = new URLSearchParams(now);
-        for (const name of Object.keys(part) as (keyof Filter)[]) {
-          if (part[name]) next.set(param(name), part[name]);
-          else next.delete(param(name));
-        }
-        return next;
-      },
-      { replace: true },
+    write(
+      Object.fromEntries(
+        (Object.keys(part) as (keyof Filter)[]).map((name) => [param(name), part[name] || undefined]),
+      ),
     );
   return [filter, change];
 }

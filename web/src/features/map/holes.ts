@@ -3,6 +3,7 @@ import type { Schemas } from "../../api/client";
 import type { Overview } from "../odds";
 import { paths } from "./paths";
 import { reactionTitle } from "./titles";
+import { indexOf } from "../../model/mapIndex";
 
 /** What is missing, in words, by situation; a situation in which nothing is missing is not in it. */
 export function holesOf(map: Schemas["Map"], odds: Overview): Map<string, string> {
@@ -42,22 +43,22 @@ export function findingPlace(
   map: Schemas["Map"],
   finding: Schemas["Finding"],
 ): { title: string; situation?: string } {
-  const reaction = map.reactions.find((r) => r.id === finding.place);
+  const reaction = indexOf(map).reaction(finding.place);
   if (reaction) {
     const cue = reaction.responses.find((r) => r.id === finding.response)?.cue;
     const technique = reactionTitle(map, reaction.id);
     return { title: cue ?? technique, situation: reaction.from };
   }
-  const situation = map.situations.find((s) => s.id === finding.place);
+  const situation = indexOf(map).situation(finding.place);
   if (situation) return { title: situation.title, situation: situation.id };
-  const technique = map.techniques.find((t) => t.id === finding.place);
+  const technique = indexOf(map).technique(finding.place);
   if (technique) {
     return {
       title: technique.title,
       situation: map.reactions.find((r) => r.technique === technique.id)?.from,
     };
   }
-  return { title: map.families.find((f) => f.id === finding.place)?.title ?? finding.place };
+  return { title: indexOf(map).family(finding.place)?.title ?? finding.place };
 }
 
 /** Where a finding is looked at: the situation, down to the reaction, or the part in the workshop; `query` is that of the setting. */

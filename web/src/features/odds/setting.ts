@@ -2,6 +2,8 @@ import { useCallback, useMemo, useSyncExternalStore } from "react";
 import { useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
 import { isMoving, letGo, move, onMove, underTheHand } from "./moving";
+import { indexOf } from "../../model/mapIndex";
+import { rewritten, useAddress, type Written } from "../../ui/address";
 
 /** What the odds are asked for; it lives in the address, so that a link opens the same view. */
 export interface Setting {
@@ -48,15 +50,15 @@ export function useSetting(): [
   (change: Partial<Setting>) => void,
   (name: "read" | "late", value: number) => void,
 ] {
-  const [params, setParams] = useSearchParams();
+  const [params, write] = useAddress();
   const setting = useSettingOf(params, useSyncExternalStore(onMove, underTheHand));
   const change = useCallback(
     (part: Partial<Setting>) => {
       const whole = { ...underTheHand(), ...part };
-      setParams((now) => written(now, whole), { replace: true });
+      write(namesOf(whole));
       letGo();
     },
-    [setParams],
+    [write],
   );
   const drag = useCallback(
     (name: "read" | "late", value: number) => move({ [name]: hundredths(value) }, change),
@@ -68,7 +70,7 @@ export function useSetting(): [
 /** The matchup that is solved: the one that is set, else the house's own, as the server takes it. */
 export function matchupOf(map: Schemas["Map"], setting: Setting): Schemas["Matchup"] | undefined {
   const id = setting.matchup ?? map.house.matchup;
-  return map.matchups.find((m) => m.id === id);
+  return indexOf(map).matchup(id);
 }
 
 /** True while a hand moves a part of the setting. */
@@ -76,21 +78,19 @@ export function useMoving(): boolean {
   return useSyncExternalStore(onMove, isMoving);
 }
 
-function written(now: URLSearchParams, part: Partial<Setting>): URLSearchParams {
-  const next = new URLSearchParams(now);
-  for (const [name, value] of Object.entries(part) as [string, Setting[keyof Setting]][]) {
-    next.delete(name);
-    if (Array.isArray(value)) value.forEach((one) => next.append(name, one));
-    else if (value !== undefined)
-      next.set(name, typeof value === "number" ? String(hundredths(value)) : value);
-  }
-  return next;
+function namesOf(part: Partial<Setting>): Written {
+  return Object.fromEntries(
+    Object.entries(part).map(([name, value]: [string, Setting[keyof Setting]]) => [
+      name,
+      typeof value === "number" ? hundredths(value) : value,
+    ]),
+  );
 }
 
 /** The part of the address that keeps the setting when moving on. */
 export function settingQuery(params: URLSearchParams): string {
   const kept = new URLSearchParams();
-  const now = written(params, underTheHand());
+  const now = rewritten(params, namesOf(underTheHand()));
   for (const name of ["aim", "matchup", "read", "late"]) {
     const value = now.get(name);
     if (value !== null) kept.set(name, value);

@@ -8,6 +8,7 @@ import { paths, placeTitle, reactionTitle, useMap, useMapChange } from "../map";
 import { OddsControls, settingQuery, useSetting, useStances } from "../odds";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
+import { indexOf } from "../../model/mapIndex";
 
 /** What good coaches disagree on: the stances side by side, what each is worth, and what leaves the map with it. */
 export function PrinciplesPage() {
@@ -27,7 +28,7 @@ export function PrinciplesPage() {
       </p>
       {loaded.principles.length === 0 && <p className="mt-4">This map names no principle yet.</p>}
       {data.stances.map((comparison) => {
-        const principle = loaded.principles.find((p) => p.id === comparison.principle);
+        const principle = indexOf(loaded).principle(comparison.principle);
         return (
           principle && (
             <PrincipleRow key={principle.id} map={loaded} principle={principle} comparison={comparison} />

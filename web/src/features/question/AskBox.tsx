@@ -6,6 +6,7 @@ import { Refused } from "../../ui/Notice";
 import { Panel } from "../../ui/Panel";
 import { paths, useMapById } from "../map";
 import { useAsk } from "./asked";
+import { indexOf } from "../../model/mapIndex";
 
 /** "What if they ...?" from anywhere: a few words and one press. */
 export function AskBox({
@@ -47,7 +48,7 @@ function Ask({
   const [refused, setRefused] = useState<Problem>();
   const [said, setSaid] = useState("");
   const { ask, waiting } = useAsk();
-  const place = map.situations.find((s) => s.id === situation);
+  const place = indexOf(map).situation(situation);
   const keep = async () => {
     const asked = words.trim();
     if (asked === "") return;

@@ -13,6 +13,7 @@ import { FieldInput, partsOf, RESPONSE_FIELDS, type Part } from "../workshop";
 import { useAsk } from "./asked";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
+import { indexOf } from "../../model/mapIndex";
 
 type Question = Schemas["OpenQuestion"];
 
@@ -77,8 +78,8 @@ function Row({ map, question }: { map: Schemas["Map"]; question: Question }) {
       ),
     onSettled: () => askAgain(queries, { queryKey: ["questions", map.id] }),
   });
-  const place = map.situations.find((s) => s.id === question.situation);
-  const reaction = map.reactions.find((r) => r.id === question.reaction);
+  const place = indexOf(map).situation(question.situation);
+  const reaction = indexOf(map).reaction(question.reaction);
   const response = reaction?.responses.find((r) => r.id === question.response);
   const technique = techniqueOf(map, reaction);
   const words = lowerFirst(withoutThey(question.words));
@@ -164,7 +165,7 @@ function AnswerForm({
   const save = useMapChange(map.id);
   const queries = useQueryClient();
   const reactions = partsOf(map, "reactions").filter(
-    (r) => !question.situation || map.reactions.find((x) => x.id === r.id)?.from === question.situation,
+    (r) => !question.situation || indexOf(map).reaction(r.id)?.from === question.situation,
   );
   const send = () =>
     save.mutate(

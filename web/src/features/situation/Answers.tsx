@@ -11,6 +11,7 @@ import { biggestLoss } from "./explanation";
 import { ReactionBlock } from "./ReactionBlock";
 import { NewReactionForm, newReactionKey } from "./ReactionForm";
 import { SideBySide } from "./SideBySide";
+import { indexOf } from "../../model/mapIndex";
 
 /** The odds in words and the reactions, the best first. */
 export function Answers({
@@ -59,7 +60,7 @@ export function Answers({
       <BestPath map={map} situation={situation} at={at} />
       <SideBySide map={map} situation={situation} at={at} />
       {at.reactions.map((reactionOdds, index) => {
-        const reaction = map.reactions.find((r) => r.id === reactionOdds.reaction);
+        const reaction = indexOf(map).reaction(reactionOdds.reaction);
         return (
           reaction && (
             <ReactionBlock

@@ -6,6 +6,7 @@ import { settingQuery, useLateCurve, useRestAdvice, useSetting } from "../odds";
 import { LateCurve } from "./LateCurve";
 import { Teaching } from "./Teaching";
 import { WhatIf } from "./WhatIf";
+import { indexOf } from "../../model/mapIndex";
 
 /** What belongs to the whole situation: the question box, the late curve, stop or go on, how the best answer is done. */
 export function Beside({
@@ -21,7 +22,7 @@ export function Beside({
   const [setting] = useSetting();
   const late = useLateCurve(map);
   const reactions = at.reactions
-    .map((odds) => map.reactions.find((r) => r.id === odds.reaction))
+    .map((odds) => indexOf(map).reaction(odds.reaction))
     .filter((r) => r !== undefined);
   const best = reactions[0] && techniqueOf(map, reactions[0]);
   const query = settingQuery(params);

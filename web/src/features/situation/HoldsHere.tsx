@@ -3,6 +3,7 @@ import type { Schemas } from "../../api/client";
 import { LeastWork, useHolds } from "../finish";
 import { lowerFirst, paths, techniqueOf } from "../map";
 import { settingQuery } from "../odds";
+import { indexOf } from "../../model/mapIndex";
 
 /** What they need for the pin or the finish that is on here, and the least that stops it. */
 export function HoldsHere({ map, situation }: { map: Schemas["Map"]; situation: Schemas["Situation"] }) {
@@ -47,7 +48,7 @@ export function HoldsHere({ map, situation }: { map: Schemas["Map"]; situation: 
 function deniedBy(map: Schemas["Map"], situation: string, need: Schemas["HoldNeed"]): string {
   const all = Object.values(need.taught)
     .flat()
-    .map((id) => map.reactions.find((r) => r.id === id))
+    .map((id) => indexOf(map).reaction(id))
     .filter((r) => r !== undefined);
   const here = all.filter((r) => r.from === situation);
   const titles = [...new Set((here.length > 0 ? here : all).map((r) => techniqueOf(map, r)?.title ?? r.id))];

@@ -8,6 +8,7 @@ import { settingQuery } from "../odds";
 import { HoldsHere } from "./HoldsHere";
 import { entriesTo } from "./places";
 import { Heading } from "../../ui/Heading";
+import { indexOf } from "../../model/mapIndex";
 
 /** Where one is: what is held, the clock, how one got here, and what they need for it. */
 export function Position({
@@ -20,7 +21,7 @@ export function Position({
   worth: number;
 }) {
   const [params] = useSearchParams();
-  const family = map.families.find((f) => f.id === situation.family);
+  const family = indexOf(map).family(situation.family);
   const entries = entriesTo(map, situation.id);
   return (
     <aside className="px-5 pt-3 pb-4" aria-label="The situation">

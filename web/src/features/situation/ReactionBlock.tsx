@@ -14,6 +14,7 @@ import { ResponseForm, responseKey } from "./ResponseForm";
 import { forWhom, Teaching } from "./Teaching";
 import { Why } from "./Why";
 import { Window } from "./Window";
+import { indexOf } from "../../model/mapIndex";
 
 /** One reaction with its gate, its window against the clock, and everything they do about it. */
 export function ReactionBlock({
@@ -143,7 +144,7 @@ function Disclosure({ title, children }: { title: string; children: ReactNode })
 
 /** "while your legs are free, unless they control your head" */
 function needsInWords(map: Schemas["Map"], needs: Record<string, boolean>): string {
-  const title = (id: string) => lowerFirst(map.facts.find((f) => f.id === id)?.title ?? id);
+  const title = (id: string) => lowerFirst(indexOf(map).fact(id)?.title ?? id);
   const wanted = Object.keys(needs).filter((id) => needs[id]);
   const unwanted = Object.keys(needs).filter((id) => !needs[id]);
   const parts = [

@@ -2,6 +2,7 @@ import { problemOf, type Schemas } from "../../api/client";
 import { techniqueOf } from "../map";
 import { Refused } from "../../ui/Notice";
 import { freeId, PartForm, REACTION_FIELDS, takenIds, textOf, usePart } from "../workshop";
+import { indexOf } from "../../model/mapIndex";
 
 /** Where what is typed about a new reaction is kept until it is saved. */
 export function newReactionKey(map: Schemas["Map"], situation: string): string {
@@ -28,9 +29,7 @@ export function NewReactionForm({
       draftKey={newReactionKey(map, situation)}
       fields={REACTION_FIELDS}
       initial={{ works: "sometimes", seconds: 2 }}
-      summary={() =>
-        `Added a reaction in “${map.situations.find((s) => s.id === situation)?.title ?? situation}”`
-      }
+      summary={() => `Added a reaction in “${indexOf(map).situation(situation)?.title ?? situation}”`}
       toInput={(value) => ({
         list: "reactions",
         id: freeId(`${situation}-${textOf(value, "technique")}`, takenIds(map, "reactions")),

@@ -1,27 +1,19 @@
 import type { ReactNode } from "react";
-import { useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
 import { techniqueOf } from "../map";
 import { hundred } from "../../labels";
 import { Gate } from "../../ui/Gate";
 import { matchupOf, useOtherOdds, useSetting, type Setting } from "../odds";
 import { closedInWords } from "./closing";
+import { indexOf } from "../../model/mapIndex";
+import { useAddress } from "../../ui/address";
 
 /** The matchup or stance laid beside the one that is set, as it stands in the address. */
 function useOther(map: Schemas["Map"]): [string, Partial<Setting> | undefined, string, (to: string) => void] {
-  const [params, setParams] = useSearchParams();
+  const [params, write] = useAddress();
   const [setting] = useSetting();
   const written = params.get("beside") ?? "";
-  const choose = (to: string) =>
-    setParams(
-      (now) => {
-        const next = new URLSearchParams(now);
-        if (to) next.set("beside", to);
-        else next.delete("beside");
-        return next;
-      },
-      { replace: true },
-    );
+  const choose = (to: string) => write({ beside: to || undefined });
   const matchup = map.matchups.find((m) => written === `matchup ${m.id}`);
   if (matchup) return [written, { matchup: matchup.id }, matchup.title, choose];
   for (const principle of map.principles) {
@@ -93,7 +85,7 @@ export function SideBySide({
               two={<Worth worth={there.worth} />}
             />
             {at.reactions.map((odds) => {
-              const reaction = map.reactions.find((r) => r.id === odds.reaction);
+              const reaction = indexOf(map).reaction(odds.reaction);
               const beside = there.reactions.find((r) => r.reaction === odds.reaction);
               return (
                 reaction && (

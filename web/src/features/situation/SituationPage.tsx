@@ -7,6 +7,7 @@ import { Beside } from "./Beside";
 import { Position } from "./Position";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
+import { indexOf } from "../../model/mapIndex";
 
 /** One situation: what is held, the clock, the reactions by odds, their responses and where these land. */
 export function SituationPage() {
@@ -19,7 +20,7 @@ export function SituationPage() {
   if (!ready.data) return <Waiting what="Solving the map" on={ready} />;
   const data = ready.data;
   if (!data.odds.converged) return <NotSolved />;
-  const situation = data.map.situations.find((s) => s.id === id);
+  const situation = indexOf(data.map).situation(id);
   const at = id === undefined ? undefined : data.odds.situations[id];
   if (!situation || !at) {
     return (

@@ -1,5 +1,6 @@
 import type { Schemas } from "../../api/client";
 import { lowerFirst } from "../map";
+import { indexOf } from "../../model/mapIndex";
 
 /** Why a reaction is closed: the facts that are against it. */
 export function closedInWords(
@@ -11,7 +12,7 @@ export function closedInWords(
     .map(({ kind, what }) => {
       switch (kind) {
         case "fact": {
-          const title = lowerFirst(map.facts.find((f) => f.id === what)?.title ?? what);
+          const title = lowerFirst(indexOf(map).fact(what)?.title ?? what);
           return reaction.needs[what] ? `it is not so that ${title}` : title;
         }
         case "stance":
@@ -21,7 +22,7 @@ export function closedInWords(
         case "children":
           return "not for children";
         case "rule":
-          return lowerFirst(map.rules.find((r) => r.id === what)?.title ?? what);
+          return lowerFirst(indexOf(map).rule(what)?.title ?? what);
       }
     })
     .join(", and ");

@@ -1,6 +1,7 @@
 import type { Schemas } from "../../api/client";
 import { hundred, seconds } from "../../labels";
 import { lowerFirst, placeTitle, withoutThey } from "../map";
+import { indexOf } from "../../model/mapIndex";
 
 /** "22 are lost because they smash the knee back down." Empty when nothing much is. */
 export function biggestLoss(map: Schemas["Map"], explanation: Schemas["Explanation"]): string {
@@ -21,10 +22,10 @@ function reason(
   explanation: Schemas["Explanation"],
   part: Schemas["ExplanationPart"],
 ): string {
-  const reaction = map.reactions.find((r) => r.id === explanation.reaction);
+  const reaction = indexOf(map).reaction(explanation.reaction);
   switch (part.cause) {
     case "too-slow": {
-      const clock = map.situations.find((s) => s.id === explanation.situation)?.clock;
+      const clock = indexOf(map).situation(explanation.situation)?.clock;
       return clock ? `they move on after ${seconds(clock.seconds)}` : "the moment passes";
     }
     case "stuffed":

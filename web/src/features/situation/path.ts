@@ -1,5 +1,6 @@
 import type { Schemas } from "../../api/client";
 import type { OddsData } from "../odds";
+import { indexOf } from "../../model/mapIndex";
 
 /** The situation to which the best reaction leads most often; undefined where it mostly ends. */
 export function nextOnPath(
@@ -29,7 +30,7 @@ export function previousOnPath(map: Schemas["Map"], odds: OddsData, here: string
     const chance = (reaction?.responses ?? [])
       .filter((r) => r.lands === here)
       .reduce((sum, r) => sum + r.chance, 0);
-    const start = map.situations.find((s) => s.id === id)?.entry ?? 0;
+    const start = indexOf(map).situation(id)?.entry ?? 0;
     const often = chance * (1 + start);
     if (often > most) {
       most = often;

@@ -1,4 +1,5 @@
 import type { Schemas } from "../../api/client";
+import { indexOf } from "../../model/mapIndex";
 
 export function isSituation(map: Schemas["Map"], id: string): boolean {
   return map.situations.some((s) => s.id === id);
@@ -13,7 +14,7 @@ export function entriesTo(map: Schemas["Map"], id: string): { from: Schemas["Sit
     }
   }
   for (const reaction of map.reactions) {
-    const from = map.situations.find((s) => s.id === reaction.from);
+    const from = indexOf(map).situation(reaction.from);
     if (!from || from.id === id || entries.has(from.id)) continue;
     const response = reaction.responses.find((r) => r.leads === id);
     if (response) entries.set(from.id, { from, how: response.cue });

@@ -13,6 +13,7 @@ import { inWordsOfTheForm, partsOf, putParts } from "../workshop";
 import { partsToSend, rowsOf, type Answer, type Pin } from "./answers";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
+import { indexOf } from "../../model/mapIndex";
 
 const WORDS = ["never", "rarely", "sometimes", "often", "usually"];
 const OFFERED = 8;
@@ -118,7 +119,7 @@ function Choose({
           choices={places.map((s) => ({
             id: s.id,
             title: s.title,
-            detail: map.families.find((f) => f.id === s.family)?.title,
+            detail: indexOf(map).family(s.family)?.title,
           }))}
           onChange={(id) => choose({ id, title: places.find((s) => s.id === id)?.title ?? id })}
           onNew={(title) => choose({ title })}
@@ -141,8 +142,7 @@ function Questions({
   onKept: (situation: string, before: number) => void;
 }) {
   const at = pin.id ? odds.situations[pin.id] : undefined;
-  const reaction =
-    map.reactions.find((r) => r.id === at?.best) ?? map.reactions.find((r) => r.from === pin.id);
+  const reaction = indexOf(map).reaction(at?.best) ?? map.reactions.find((r) => r.from === pin.id);
   const technique = techniqueOf(map, reaction);
   const [doing, setDoing] = useState("");
   const [rows, setRows] = useState<Answer[]>(() => rowsOf(reaction));
@@ -240,7 +240,7 @@ function Result({
   before: number;
 }) {
   const review = useReview(map);
-  const place = map.situations.find((s) => s.id === situation);
+  const place = indexOf(map).situation(situation);
   const worth = odds.situations[situation]?.worth ?? 0;
   const holes =
     review.data?.filter((f) => !f.dismissed && findingPlace(map, f).situation === situation) ?? [];

@@ -12,6 +12,7 @@ import { HoldPreview } from "./HoldPreview";
 import { freeId, putParts, takenIds, type Part, type PartInput } from "./parts";
 import { Preview } from "./Preview";
 import { Removal } from "./Removal";
+import { indexOf } from "../../model/mapIndex";
 
 interface Typed {
   value: Part;
@@ -245,7 +246,7 @@ function isUsed(id: string, others: PartInput[]): boolean {
 /** The least that a new part must say; a place lies in the family of where one is. */
 function bare(map: Schemas["Map"], list: string, title: string, near: string | undefined): Part {
   if (list !== "situations") return { title };
-  const family = map.situations.find((s) => s.id === near)?.family ?? map.families[0]?.id;
+  const family = indexOf(map).situation(near)?.family ?? map.families[0]?.id;
   return { title, family, stage: "joined", entry: 0 };
 }
 

@@ -5,6 +5,7 @@ import { changedMost } from "../map";
 import { useOverview } from "../odds";
 import { inWordsOfTheForm } from "./fields";
 import { usePreview, type PartInput } from "./parts";
+import { indexOf } from "../../model/mapIndex";
 
 /** The odds as they would be with what is being typed, beside what they are. */
 export function Preview({
@@ -27,9 +28,9 @@ export function Preview({
     );
   }
   if (!then.data?.converged) return null;
-  const place = watch ? map.situations.find((s) => s.id === watch) : undefined;
+  const place = watch ? indexOf(map).situation(watch) : undefined;
   const changed = changedMost(now.data.situations, then.data.situations, 4).filter((c) => c.id !== watch);
-  const title = (id: string) => map.situations.find((s) => s.id === id)?.title ?? id;
+  const title = (id: string) => indexOf(map).situation(id)?.title ?? id;
   return (
     <div className="border-t border-rule pt-2" role="status" aria-label="The odds as they would be">
       <div className="grid gap-x-5 gap-y-1 sm:grid-cols-2">

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { beginning, editingIn, withEditing } from "./editing";
+import { rewritten } from "../../ui/address";
+import { beginning, editingIn, editingNames } from "./editing";
 
 const asked = (text: string) => editingIn(new URLSearchParams(text));
 
@@ -14,7 +15,7 @@ describe("what is edited", () => {
   it.each([[{ id: "low" }], [{ id: "low", copy: true }], ["new" as const], [undefined]])(
     "comes back from the address, which keeps the rest: %s",
     (editing) => {
-      const after = withEditing(new URLSearchParams("edit=high&copy=side&new=&late=2"), editing);
+      const after = rewritten(new URLSearchParams("edit=high&copy=side&new=&late=2"), editingNames(editing));
       expect(editingIn(after)).toEqual(editing);
       expect(after.get("late")).toBe("2");
     },
@@ -25,7 +26,7 @@ describe("what is edited", () => {
     expect(beginning("holds", params).at).toEqual(["low"]);
     expect(beginning("holds", new URLSearchParams("new=")).at).toEqual([]);
     expect(beginning("facts", params)).toEqual({ title: "" });
-    expect(withEditing(params, undefined).has("at")).toBe(false);
+    expect(rewritten(params, editingNames(undefined)).has("at")).toBe(false);
     const early = new URLSearchParams("new=&family=scarf&stage=early");
     expect(beginning("situations", early)).toMatchObject({ family: "scarf", stage: "early", title: "" });
     expect(beginning("facts", early)).toEqual({ title: "" });

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { useSearchParams } from "react-router";
+import { useAddress, type Written } from "../../ui/address";
 import { hasDraft } from "../../ui/draft";
 import { BLANK } from "./fields";
 import type { Part } from "./parts";
@@ -18,13 +18,11 @@ export function editingIn(params: URLSearchParams): Editing {
   return params.has("new") ? "new" : undefined;
 }
 
-/** The address in which that is edited. */
-export function withEditing(params: URLSearchParams, editing: Editing): URLSearchParams {
-  const after = new URLSearchParams(params);
-  NAMES.forEach((name) => after.delete(name));
-  if (editing === "new") after.set("new", "");
-  else if (editing) after.set(editing.copy ? "copy" : "edit", editing.id);
-  return after;
+/** What stands in the address while that is edited. */
+export function editingNames(editing: Editing): Written {
+  const none: Written = Object.fromEntries(NAMES.map((name) => [name, undefined]));
+  if (editing === "new") return { ...none, new: "" };
+  return editing ? { ...none, [editing.copy ? "copy" : "edit"]: editing.id } : none;
 }
 
 /** What a new part of the list begins as; one that lies somewhere may come with its place in the address. */
@@ -40,12 +38,12 @@ export function beginning(list: string, params: URLSearchParams): Part {
 
 /** What is edited stands in the address; an unsaved new part is open without being asked for, until it is closed. */
 export function useEditing(newKey: string): [Editing, (next: Editing) => void] {
-  const [params, setParams] = useSearchParams();
+  const [params, write] = useAddress();
   const [left, setLeft] = useState(() => hasDraft(newKey));
   const editing = editingIn(params) ?? (left ? "new" : undefined);
   const open = (next: Editing) => {
     setLeft(false);
-    setParams((now) => withEditing(now, next), { replace: true });
+    write(editingNames(next));
   };
   return [editing, open];
 }

@@ -278,4 +278,30 @@ class ReadingStory extends Story {
         page.getByRole(AriaRole.COMBOBOX).waitFor();
         assertThat(Browser.seriousFaults(page)).as("find").isEmpty();
     }
+
+    /** Against somebody who always finds the worst, odds say nothing; what can be forced does, where anything can. */
+    @Test
+    void againstThePerfectPartnerItSaysWhatCanBeForced() {
+        Page page = browser.signedIn();
+        go(page, "/at/closed-guard?read=1");
+        assertThat(page.getByText("Whatever they do, you keep guard or better.")).isVisible();
+        go(page, "/at/mount-low?read=1");
+        assertThat(page.getByText("They always find the worst for you.")).isVisible();
+        assertThat(odds(page)).hasText("–");
+        go(page, "/at/mount-low?read=0.25&matchup=children");
+        assertThat(page.getByText("held for ever")).hasCount(0);
+        assertThat(page.getByText(Pattern.compile("They end in .*tap \\d+"))).isVisible();
+    }
+
+    /** A band of the flow is a way to its place for the keyboard too. */
+    @Test
+    void aBandOfTheFlowIsFollowedByKeyboard() {
+        Page page = browser.signedIn();
+        go(page, "/flow");
+        Locator band = page.getByRole(AriaRole.LINK,
+                new Page.GetByRoleOptions().setName(Pattern.compile("^\\d+ of 100: .* → "))).first();
+        band.focus();
+        page.keyboard().press("Enter");
+        page.waitForURL("**/at/**");
+    }
 }

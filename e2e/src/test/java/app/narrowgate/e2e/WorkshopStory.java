@@ -162,6 +162,33 @@ class WorkshopStory extends Story {
         }
     }
 
+    /** What is solved when nobody names a pair is what the screen names. */
+    @Test
+    void theHouseNamesThePairThatIsSolved() {
+        Page page = onACopy("House pair");
+        Locator matchup = page.getByLabel("Matchup", EXACT);
+        assertThat(matchup).hasValue("even");
+        go(page, "/workshop/matchups");
+        page.getByLabel("the pair is").selectOption("much-heavier");
+        button(page, "Keep for the house").click();
+        assertThat(button(page, "Keep for the house")).isDisabled();
+        assertThat(matchup).hasValue("much-heavier");
+        button(page, "Undo").click();
+        assertThat(matchup).hasValue("even");
+    }
+
+    /** A need that stands before another is taken out; the other keeps its own figures. */
+    @Test
+    void theNextNeedKeepsItsOwnWork() {
+        Page page = onACopy("Needs");
+        go(page, "/workshop/holds");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Edit: "))).first().click();
+        Locator works = page.getByLabel("Work to take it away");
+        works.nth(1).fill("4");
+        page.getByRole(AriaRole.BUTTON, named("Take this need out")).first().click();
+        assertThat(works.first()).hasValue("4");
+    }
+
     @Test
     void whatIsTypedSurvivesAReloadAndACutConnection() {
         Page page = onACopy("Typing");

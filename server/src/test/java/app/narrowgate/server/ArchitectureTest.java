@@ -3,8 +3,11 @@ package app.narrowgate.server;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
@@ -12,6 +15,11 @@ import com.tngtech.archunit.lang.ArchCondition;
 import com.tngtech.archunit.lang.ArchRule;
 import com.tngtech.archunit.lang.ConditionEvents;
 import com.tngtech.archunit.lang.SimpleConditionEvent;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import org.junit.jupiter.api.Test;
 
 /** Features do not go round in circles and keep their mappers to themselves. */
 @AnalyzeClasses(packages = "app.narrowgate", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -34,6 +42,72 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule MAPPERS_STAY_IN_THEIR_FEATURE = classes().that().haveSimpleNameEndingWith("Mapper")
             .and().areInterfaces().should(beUsedInTheirPackageOnly());
+
+    @ArchTest
+    static final ArchRule ROWS_STAY_IN_THEIR_FEATURE = classes().that().haveSimpleNameEndingWith("Row")
+            .and().resideInAPackage("app.narrowgate.server..").should(beUsedInTheirPackageOnly());
+
+    /** Each feature and those it may know; one that is not drawn here fails. */
+    private static final Map<String, Set<String>> MAY_KNOW = new LinkedHashMap<>();
+
+    static {
+        MAY_KNOW.put("", Set.of());
+        MAY_KNOW.put("problem", Set.of());
+        MAY_KNOW.put("config", Set.of("problem"));
+        MAY_KNOW.put("account", Set.of("problem"));
+        MAY_KNOW.put("map", Set.of("account", "problem"));
+        MAY_KNOW.put("odds", Set.of("map", "config", "problem"));
+        MAY_KNOW.put("exchange", Set.of("map", "account", "problem"));
+        MAY_KNOW.put("finish", Set.of("map", "problem"));
+        MAY_KNOW.put("held", Set.of("odds", "map", "problem"));
+        MAY_KNOW.put("drill", Set.of("odds", "map", "problem"));
+        MAY_KNOW.put("question", Set.of("odds", "map", "account", "problem"));
+        MAY_KNOW.put("review", Set.of("odds", "map", "account", "problem"));
+        MAY_KNOW.put("run", Set.of("review", "odds", "map", "account", "problem"));
+        MAY_KNOW.put("demo", Set.of("question", "map", "account", "problem"));
+    }
+
+    @ArchTest
+    static final ArchRule FEATURES_KNOW_EACH_OTHER_AS_DRAWN = classes().that()
+            .resideInAPackage("app.narrowgate.server..").should(knowOnlyWhatIsDrawn());
+
+    /** The rule is worth something only if it fails: the map knows nothing of the odds. */
+    @Test
+    void anArrowThatIsNotDrawnFails() {
+        JavaClasses classes = new ClassFileImporter().importPackages("app.narrowgate.server.odds");
+        ArchRule asIfOddsWereTheMap = classes().should(knowOnlyWhatIsDrawn(type -> "map"));
+        assertThat(asIfOddsWereTheMap.evaluate(classes).hasViolation()).isTrue();
+        ArchRule inNoNamedPackage = classes().should(knowOnlyWhatIsDrawn(type -> "nowhere"));
+        assertThat(inNoNamedPackage.evaluate(classes).getFailureReport().getDetails())
+                .anyMatch(detail -> detail.contains("no rule names"));
+    }
+
+    private static String feature(JavaClass type) {
+        return type.getPackageName().substring("app.narrowgate.server".length()).replaceFirst("^\\.", "");
+    }
+
+    private static ArchCondition<JavaClass> knowOnlyWhatIsDrawn() {
+        return knowOnlyWhatIsDrawn(ArchitectureTest::feature);
+    }
+
+    private static ArchCondition<JavaClass> knowOnlyWhatIsDrawn(Function<JavaClass, String> featureOf) {
+        return new ArchCondition<>("know only the features that are drawn for theirs") {
+            @Override
+            public void check(JavaClass type, ConditionEvents events) {
+                String own = featureOf.apply(type);
+                if (!MAY_KNOW.containsKey(own)) {
+                    events.add(SimpleConditionEvent.violated(type, "%s lies in “%s”, which no rule names; draw its arrows here."
+                            .formatted(type.getName(), own)));
+                    return;
+                }
+                type.getDirectDependenciesFromSelf().stream()
+                        .filter(use -> use.getTargetClass().getPackageName().startsWith("app.narrowgate.server"))
+                        .filter(use -> !feature(use.getTargetClass()).equals(own)
+                                && !MAY_KNOW.get(own).contains(feature(use.getTargetClass())))
+                        .forEach(use -> events.add(SimpleConditionEvent.violated(type, use.getDescription())));
+            }
+        };
+    }
 
     private static ArchCondition<JavaClass> beUsedInTheirPackageOnly() {
         return new ArchCondition<>("be used in their own package only") {

@@ -1,9 +1,7 @@
 package app.narrowgate.core.odds;
 
-import app.narrowgate.core.trait.AgeGroup;
 import app.narrowgate.core.map.Clock;
 import app.narrowgate.core.map.Id;
-import app.narrowgate.core.trait.Injury;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.RateRule;
@@ -11,6 +9,8 @@ import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
 import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.map.Technique;
+import app.narrowgate.core.trait.AgeGroup;
+import app.narrowgate.core.trait.Injury;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

@@ -1,9 +1,9 @@
 package app.narrowgate.exchange.links;
 
+import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.check.RefusedException;
-import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Likelihood;

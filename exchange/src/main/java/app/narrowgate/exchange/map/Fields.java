@@ -1,9 +1,9 @@
 package app.narrowgate.exchange.map;
 
+import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.Range;
 import app.narrowgate.core.check.Text;
-import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.Id;
 import java.util.ArrayList;
 import java.util.HashSet;

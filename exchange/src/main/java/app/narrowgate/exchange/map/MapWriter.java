@@ -1,7 +1,7 @@
 package app.narrowgate.exchange.map;
 
-import app.narrowgate.core.map.Aim;
 import app.narrowgate.core.check.Coded;
+import app.narrowgate.core.map.Aim;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.House;

@@ -1,10 +1,10 @@
 package app.narrowgate.server.drill;
 
+import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.drill.DrillRequest;
 import app.narrowgate.core.drill.DrillSheetMaker;
-import app.narrowgate.core.trait.Side;
-import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.Id;
+import app.narrowgate.core.trait.Side;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
 import app.narrowgate.server.odds.OddsQuestion;

@@ -1,7 +1,7 @@
 package app.narrowgate.server.finish;
 
-import app.narrowgate.core.finish.Denials;
 import app.narrowgate.core.check.Coded;
+import app.narrowgate.core.finish.Denials;
 import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;

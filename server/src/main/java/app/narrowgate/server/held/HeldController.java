@@ -1,8 +1,8 @@
 package app.narrowgate.server.held;
 
+import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.held.LikelySituations;
 import app.narrowgate.core.held.Marks;
-import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Segment;
 import app.narrowgate.core.odds.Setting;

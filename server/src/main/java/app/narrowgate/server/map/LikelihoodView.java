@@ -1,7 +1,7 @@
 package app.narrowgate.server.map;
 
-import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.check.Coded;
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.Likelihood;
 import app.narrowgate.core.map.Word;
 import io.swagger.v3.oas.annotations.media.Schema;

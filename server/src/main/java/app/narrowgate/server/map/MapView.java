@@ -1,8 +1,8 @@
 package app.narrowgate.server.map;
 
+import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.Aim;
 import app.narrowgate.core.map.Clock;
-import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.Id;

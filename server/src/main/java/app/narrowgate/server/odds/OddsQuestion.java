@@ -1,17 +1,17 @@
 package app.narrowgate.server.odds;
 
-import app.narrowgate.core.check.RefusedException;
-import app.narrowgate.core.trait.AgeGroup;
 import app.narrowgate.core.check.Coded;
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.Id;
-import app.narrowgate.core.trait.Injury;
-import app.narrowgate.core.trait.Level;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.Occasion;
 import app.narrowgate.core.map.Principle;
 import app.narrowgate.core.map.ThinkingTime;
 import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.trait.AgeGroup;
+import app.narrowgate.core.trait.Injury;
+import app.narrowgate.core.trait.Level;
 import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.annotation.Nullable;
 import jakarta.validation.constraints.DecimalMax;

@@ -2,8 +2,13 @@ package app.narrowgate.server.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.exchange.map.MapJson;
+import app.narrowgate.exchange.map.MapZip;
 import app.narrowgate.server.DemoMapTest;
 import app.narrowgate.server.TestClient.Answer;
+import app.narrowgate.server.TestClient;
+import java.util.Base64;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -73,5 +78,23 @@ class ExchangeApiTest extends DemoMapTest {
         assertThat(client.get(map + "/dot").text()).contains("digraph").contains("mount-low");
         assertThat(client.get("/api/formats/map-schema").json().get("$schema").stringValue()).contains("2020-12");
         assertThat(server.client().get(map + "/links").status()).isEqualTo(401);
+    }
+
+    /** The archive that is handed out, and the same read in again, which changes nothing. */
+    @Test
+    void anArchiveOfPartsGoesOutAndComesIn() {
+        TestClient.Answer archive = client.get(map + "/folder");
+        assertThat(archive.status()).isEqualTo(200);
+        assertThat(archive.type()).isEqualTo("application/zip");
+        EscapeMap now = MapJson.read(client.get(map + "/file").text());
+        String bytes = Base64.getEncoder().encodeToString(MapZip.write(now));
+        int revision = client.get(map).json().get("revision").intValue();
+        String body = "{\"revision\":%d,\"format\":\"zip\",\"text\":\"%s\",\"whole\":true}";
+        TestClient.Answer preview = client.post(map + "/import/preview", body.formatted(revision, bytes));
+        assertThat(preview.status()).as(preview.text()).isEqualTo(200);
+        assertThat(preview.json().get("changes").size()).isZero();
+        TestClient.Answer broken = client.post(map + "/import/preview", body.formatted(revision, bytes.substring(0, 400)));
+        assertThat(broken.status()).isEqualTo(422);
+        assertThat(client.post(map + "/import/preview", body.formatted(revision, "no bytes!")).status()).isEqualTo(422);
     }
 }
