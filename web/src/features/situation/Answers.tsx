@@ -42,16 +42,18 @@ export function Answers({
   const before = was && hundred(was.worth) !== hundred(at.worth) ? hundred(was.worth) : undefined;
   return (
     <>
-      <div className="mt-3 flex items-end gap-4 border-b-[3px] border-ink pb-3">
-        <span
-          className="text-[60px] leading-[0.8] font-bold"
-          style={{ fontStretch: "76%" }}
-          data-testid="odds"
-        >
-          {alwaysRead ? "–" : hundred(at.worth)}
-        </span>
+      <div className="mt-3 flex min-h-[63px] items-end gap-4 border-b-[3px] border-ink pb-3">
+        {!alwaysRead && (
+          <span
+            className="text-[60px] leading-[0.8] font-bold"
+            style={{ fontStretch: "76%" }}
+            data-testid="odds"
+          >
+            {hundred(at.worth)}
+          </span>
+        )}
         <div className="min-w-0 grow">
-          <p aria-live="polite">
+          <p aria-live="polite" className={alwaysRead ? "text-[17px]" : ""}>
             {alwaysRead ? <Forced at={at} /> : <Sentence map={map} at={at} was={before} />}
           </p>
           {!alwaysRead && <Gate worth={at.worth} late={late} height={12} className="mt-1.5" />}
