@@ -59,6 +59,11 @@ final class Run {
         stop = true;
     }
 
+    /** True once it has been told to stop, though it may not have heard of it yet. */
+    synchronized boolean isStopping() {
+        return stop;
+    }
+
     synchronized boolean isWanted(Instant now) {
         return !stop && Duration.between(lastAsked, now).compareTo(PATIENCE) <= 0;
     }

@@ -19,7 +19,7 @@ class RunRegistry {
 
     /** The run of that key that goes on or is done. */
     synchronized Optional<Run> same(Run.Key key) {
-        return runs.values().stream().filter(run -> run.key.equals(key)
+        return runs.values().stream().filter(run -> run.key.equals(key) && !run.isStopping()
                 && run.state() != Run.State.STOPPED && run.state() != Run.State.FAILED).findFirst();
     }
 
