@@ -58,3 +58,72 @@ export function readInWords(read: number): string {
 export function seconds(value: number): string {
   return `${value.toFixed(1)} s`;
 }
+
+/** What a finding is called. */
+export const FINDING_LABEL: Record<string, string> = {
+  "dead-end": "Dead end",
+  "unanswered-response": "No answer",
+  "no-response": "Nobody said what they do",
+  "endless-loop": "Round and round",
+  "single-route": "One way out",
+  unreachable: "Nothing leads here",
+  "no-early-answer": "No early answer",
+  "held-limb": "The limb is held",
+  "mixed-message": "Mixed message",
+  overload: "One too many",
+  "missing-caution": "No caution",
+  "forbidden-finish": "Not for children",
+};
+
+/** How a part of the map refers to another one. */
+export const USE_LABEL: Record<string, string> = {
+  leads: "a response of theirs leads there",
+  stuffed: "a stuffed attempt lands there",
+  from: "it is taught from there, and goes with it",
+  technique: "it teaches this, and goes with it",
+  clock: "its clock runs down to there",
+  family: "it is one of this family, and goes with it",
+  facts: "it says whether this is so",
+  needs: "it needs this",
+  movements: "it moves so",
+  stance: "it takes a stance on this",
+  at: "it holds there",
+  denied: "it is denied by this",
+};
+
+/** What one part of a list of the map is called where a change of it is told. */
+export const LIST_LABEL: Record<string, string> = {
+  map: "the map",
+  holds: "hold",
+  families: "family",
+  facts: "fact",
+  principles: "principle",
+  movements: "movement",
+  techniques: "technique",
+  situations: "situation",
+  outcomes: "outcome",
+  reactions: "reaction",
+  aims: "aim",
+  matchups: "matchup",
+  rules: "rate rule",
+};
+
+/** What a field is called where a change of it is told. */
+export const FIELD_LABEL: Record<string, string> = {
+  leads: "leads to",
+  often: "how often",
+  works: "how often it gets going",
+  stuffed: "when stuffed",
+  becomes: "then",
+  cue: "what they do",
+  entry: "rounds start here",
+  fix: "mend",
+  sign: "if you feel",
+};
+
+/** For whom something is. */
+export const LEVEL_LABEL: Record<string, string> = {
+  novice: "from the first months",
+  intermediate: "after some years",
+  advanced: "for the experienced",
+};

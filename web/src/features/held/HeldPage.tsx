@@ -7,7 +7,7 @@ import { useMap } from "../map";
 import { useOdds, useSetting } from "../odds";
 import { isMarked, nextMark, useMarks, type Marks } from "./marks";
 import { Toggle } from "./Toggle";
-import { Nothing, Result, Underfoot } from "./Where";
+import { BeforeAnyMark, LikeliestInSight, LikelyPlaces } from "./LikelyPlaces";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
 
@@ -68,13 +68,19 @@ export function HeldPage() {
         aria-label="Where you are"
       >
         {!isMarked(marks) ? (
-          <Nothing map={data.map} odds={data.odds} />
+          <BeforeAnyMark map={data.map} odds={data.odds} />
         ) : likely.isError ? (
           <Refused problem={problemOf(likely.error)} />
         ) : likely.data ? (
           <>
-            <Result map={data.map} odds={data.odds} judged={likely.data} marks={marks} change={change} />
-            <Underfoot map={data.map} odds={data.odds} first={likely.data.likely[0]?.situation} />
+            <LikelyPlaces
+              map={data.map}
+              odds={data.odds}
+              judged={likely.data}
+              marks={marks}
+              change={change}
+            />
+            <LikeliestInSight map={data.map} odds={data.odds} first={likely.data.likely[0]?.situation} />
           </>
         ) : (
           <Loading what="Looking for it" />

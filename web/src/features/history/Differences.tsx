@@ -1,39 +1,14 @@
+import { LIST_LABEL, FIELD_LABEL } from "../../labels";
 import type { Schemas } from "../../api/client";
 
 const SHOWN = 100;
 const WORD = { added: "New", removed: "Taken out", changed: "Changed" };
-const LIST: Record<string, string> = {
-  map: "the map",
-  holds: "hold",
-  families: "family",
-  facts: "fact",
-  principles: "principle",
-  movements: "movement",
-  techniques: "technique",
-  situations: "situation",
-  outcomes: "outcome",
-  reactions: "reaction",
-  aims: "aim",
-  matchups: "matchup",
-  rules: "rate rule",
-};
-const FIELD: Record<string, string> = {
-  leads: "leads to",
-  often: "how often",
-  works: "how often it gets going",
-  stuffed: "when stuffed",
-  becomes: "then",
-  cue: "what they do",
-  entry: "rounds start here",
-  fix: "mend",
-  sign: "if you feel",
-};
 
 /** "responses, “They sit”, leads" as it is read aloud. */
 function fieldInWords(field: string): string {
   return field
     .split(", ")
-    .map((part) => FIELD[part] ?? part)
+    .map((part) => FIELD_LABEL[part] ?? part)
     .join(", ");
 }
 
@@ -47,7 +22,7 @@ export function Differences({ changes }: { changes: Schemas["PartChange"][] }) {
           <li key={`${change.list} ${change.id}`} className="border-b border-rule py-1.5">
             <p>
               <span className={change.kind === "removed" ? "text-rust" : "text-quiet"}>
-                {WORD[change.kind]}, {LIST[change.list] ?? change.list}
+                {WORD[change.kind]}, {LIST_LABEL[change.list] ?? change.list}
               </span>{" "}
               <span className="font-semibold">{change.title}</span>
             </p>

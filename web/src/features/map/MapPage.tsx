@@ -4,7 +4,7 @@ import { hundred } from "../../labels";
 import { Gate } from "../../ui/Gate";
 import { NotSolved } from "../../ui/Notice";
 import { OddsControls, useAim, useGates, useMoving, useOverview, useWas, type Overview } from "../odds";
-import { Beside } from "./Beside";
+import { MapAside } from "./MapAside";
 import { Grid } from "./Grid";
 import { useMap } from "./map";
 import { paths } from "./paths";
@@ -35,7 +35,7 @@ export function MapPage() {
         <Heading size="unseen">{data.map.title}</Heading>
         <Grid map={data.map} odds={data.odds} was={was} gates={gates.data} />
       </main>
-      <Beside map={data.map} odds={data.odds} was={was} gates={gates.data} />
+      <MapAside map={data.map} odds={data.odds} was={was} gates={gates.data} />
     </div>
   );
 }

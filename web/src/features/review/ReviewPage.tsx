@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { askAgain } from "../../api/askAgain";
+import { FINDING_LABEL } from "../../labels";
 import { api, problemOf, unwrap, unwrapNothing, type Schemas } from "../../api/client";
 import { Refused } from "../../ui/Notice";
 import { findingPath, findingPlace, paths, useMap, useMapChange } from "../map";
@@ -11,21 +12,6 @@ import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
 
 type Finding = Schemas["Finding"];
-
-const KIND: Record<string, string> = {
-  "dead-end": "Dead end",
-  "unanswered-response": "No answer",
-  "no-response": "Nobody said what they do",
-  "endless-loop": "Round and round",
-  "single-route": "One way out",
-  unreachable: "Nothing leads here",
-  "no-early-answer": "No early answer",
-  "held-limb": "The limb is held",
-  "mixed-message": "Mixed message",
-  overload: "One too many",
-  "missing-caution": "No caution",
-  "forbidden-finish": "Not for children",
-};
 
 const keyOf = (f: Finding) => `${f.kind} ${f.place} ${f.response ?? ""} ${f.reason}`;
 
@@ -59,7 +45,7 @@ export function ReviewPage() {
             <option value="">all kinds</option>
             {kinds.map((k) => (
               <option key={k} value={k}>
-                {KIND[k] ?? k}, {open.filter((f) => f.kind === k).length}
+                {FINDING_LABEL[k] ?? k}, {open.filter((f) => f.kind === k).length}
               </option>
             ))}
           </select>
@@ -96,7 +82,7 @@ function Row({ map, finding }: { map: Schemas["Map"]; finding: Finding }) {
   const query = settingQuery(params);
   return (
     <li className="grid gap-x-6 gap-y-1 border-b border-rule py-2.5 md:grid-cols-[170px_minmax(0,1fr)_minmax(0,0.9fr)_72px]">
-      <p className="font-semibold text-rust">{KIND[finding.kind] ?? finding.kind}</p>
+      <p className="font-semibold text-rust">{FINDING_LABEL[finding.kind] ?? finding.kind}</p>
       <div className="min-w-0">
         <p className="font-semibold">
           <Link className="link" to={findingPath(map, finding, query)}>
@@ -236,7 +222,8 @@ function DismissedRow({ map, finding }: { map: Schemas["Map"]; finding: Finding 
     <li className="flex flex-wrap items-baseline gap-x-4 border-b border-rule py-1.5">
       <span className="font-semibold">{findingPlace(map, finding).title}</span>
       <span className="text-quiet">
-        {KIND[finding.kind] ?? finding.kind}: “{finding.dismissed?.reason}”, {finding.dismissed?.author}
+        {FINDING_LABEL[finding.kind] ?? finding.kind}: “{finding.dismissed?.reason}”,{" "}
+        {finding.dismissed?.author}
       </span>
       <button
         type="button"

@@ -3,7 +3,7 @@ import { NotSolved } from "../../ui/Notice";
 import { useMap } from "../map";
 import { OddsControls, useMoving, useOdds, useWas } from "../odds";
 import { Answers } from "./Answers";
-import { Beside } from "./Beside";
+import { SituationAside } from "./SituationAside";
 import { Position } from "./Position";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
@@ -46,7 +46,7 @@ export function SituationPage() {
           was={was?.situations[situation.id]}
         />
       </main>
-      <Beside key={situation.id} map={data.map} situation={situation} at={at} />
+      <SituationAside key={situation.id} map={data.map} situation={situation} at={at} />
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { LEVEL_LABEL } from "../../labels";
 import type { Schemas } from "../../api/client";
 
 /** How a technique is done: checkpoints, what goes wrong and why, and what has been asked. */
@@ -26,17 +27,11 @@ export function Teaching({ technique }: { technique: Schemas["Technique"] }) {
   );
 }
 
-const LEVEL: Record<string, string> = {
-  novice: "from the first months",
-  intermediate: "after some years",
-  advanced: "for the experienced",
-};
-
 /** Who it is for: level, children, injuries that forbid it. */
 export function forWhom(technique: Schemas["Technique"]): string {
   const injuries = technique.avoidWith.map((i) => i.replace("-", " "));
   return [
-    LEVEL[technique.level] ?? technique.level,
+    LEVEL_LABEL[technique.level] ?? technique.level,
     technique.children ? "" : "not for children",
     injuries.length > 0 ? `not with a bad ${injuries.join(" or ")}` : "",
   ]

@@ -1,3 +1,4 @@
+import { USE_LABEL } from "../../labels";
 import { useState } from "react";
 import { problemOf, type Schemas } from "../../api/client";
 import { Refused } from "../../ui/Notice";
@@ -5,21 +6,6 @@ import { Picker } from "../../ui/Picker";
 import { useMapChange } from "../map";
 import { LISTS } from "./fields";
 import { partsOf, removePart, useUses } from "./parts";
-
-const FIELD: Record<string, string> = {
-  leads: "a response of theirs leads there",
-  stuffed: "a stuffed attempt lands there",
-  from: "it is taught from there, and goes with it",
-  technique: "it teaches this, and goes with it",
-  clock: "its clock runs down to there",
-  family: "it is one of this family, and goes with it",
-  facts: "it says whether this is so",
-  needs: "it needs this",
-  movements: "it moves so",
-  stance: "it takes a stance on this",
-  at: "it holds there",
-  denied: "it is denied by this",
-};
 
 /** Says what would be left hanging, and offers to point it elsewhere. */
 export function Removal({
@@ -57,7 +43,7 @@ export function Removal({
           <ul className="max-h-48 overflow-y-auto" tabIndex={0} aria-label="What refers to it">
             {uses.data.map((use) => (
               <li key={`${use.list} ${use.id} ${use.field}`}>
-                {named(use)} <span className="text-quiet">{FIELD[use.field] ?? use.field}</span>
+                {named(use)} <span className="text-quiet">{USE_LABEL[use.field] ?? use.field}</span>
               </li>
             ))}
           </ul>

@@ -41,6 +41,7 @@ class ArchitectureTest {
         MAY_IMPORT.put("", Set.of());
         MAY_IMPORT.put("check", Set.of());
         MAY_IMPORT.put("progress", Set.of());
+        MAY_IMPORT.put("revision", Set.of());
         MAY_IMPORT.put("trait", Set.of("check"));
         MAY_IMPORT.put("map", Set.of("trait", "check"));
         MAY_IMPORT.put("solve", Set.of("check"));

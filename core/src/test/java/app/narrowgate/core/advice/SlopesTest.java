@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.narrowgate.core.fixture.MapFixture;
-import app.narrowgate.core.fixture.RandomMaps;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Likelihood;
@@ -15,12 +14,12 @@ import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
+import app.narrowgate.core.odds.SolvedMaps;
 import app.narrowgate.core.solve.Game;
 import app.narrowgate.core.solve.RoundChain;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -33,11 +32,6 @@ class SlopesTest {
 
     static IntStream seeds() {
         return IntStream.range(2000, 2060);
-    }
-
-    private static SolvedMap solved(int seed) {
-        return SolvedMap.of(MapIndex.of(RandomMaps.map(new Random(seed), 8, 3, 3)),
-                EVEN.withRead(new double[] {0, 0.3, 1}[seed % 3]).withLate(0.25 * (seed % 4)));
     }
 
     /** Of a central difference. */
@@ -70,7 +64,7 @@ class SlopesTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void slopesByWorksAgreeWithCentralDifferences(int seed) {
-        SolvedMap solved = solved(seed);
+        SolvedMap solved = SolvedMaps.solved(seed);
         MapIndex index = solved.index();
         for (Sensitivities.OfReaction slope : AdjointSensitivity.of(solved).reactions()) {
             Reaction reaction = index.reaction(slope.reaction()).orElseThrow();
@@ -93,7 +87,7 @@ class SlopesTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void slopesByChanceAgreeWithCentralDifferences(int seed) {
-        SolvedMap solved = solved(seed);
+        SolvedMap solved = SolvedMaps.solved(seed);
         MapIndex index = solved.index();
         for (Sensitivities.OfReaction slope : AdjointSensitivity.of(solved).reactions()) {
             Reaction reaction = index.reaction(slope.reaction()).orElseThrow();

@@ -13,6 +13,7 @@ import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.odds.OddsSolver;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
+import app.narrowgate.core.odds.SolvedMaps;
 import app.narrowgate.core.progress.Progress;
 import app.narrowgate.core.progress.StoppedException;
 import java.util.Map;
@@ -33,16 +34,11 @@ class GateSweepTest {
         return IntStream.range(2000, 2060);
     }
 
-    private static SolvedMap solved(int seed) {
-        return SolvedMap.of(MapIndex.of(RandomMaps.map(new Random(seed), 8, 3, 3)),
-                EVEN.withRead(new double[] {0, 0.3, 1}[seed % 3]).withLate(0.25 * (seed % 4)));
-    }
-
     /** The sweep against solving a map from which the reaction has been struck. */
     @ParameterizedTest
     @MethodSource("seeds")
     void aGateIsWhatIsLostWhenTheReactionIsStruckFromTheMap(int seed) {
-        SolvedMap solved = solved(seed);
+        SolvedMap solved = SolvedMaps.solved(seed);
         MapIndex index = solved.index();
         NarrowGates gates = GateSweep.sweep(solved);
         for (NarrowGates.Gate gate : gates.gates()) {
@@ -94,7 +90,7 @@ class GateSweepTest {
 
     @Test
     void longWorkCanBeStopped() {
-        assertThatThrownBy(() -> GateSweep.sweep(solved(2001), Progress.until(() -> true)))
+        assertThatThrownBy(() -> GateSweep.sweep(SolvedMaps.solved(2001), Progress.until(() -> true)))
                 .isInstanceOf(StoppedException.class);
     }
 }

@@ -4,10 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import app.narrowgate.core.fixture.RandomMaps;
-import app.narrowgate.core.map.Id;
-import app.narrowgate.core.map.MapIndex;
-import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -16,21 +12,14 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** Where the worth of a reaction comes from, on seeded random maps. */
 class BreakdownTest {
 
-    private static final Setting EVEN = Setting.of(Id.of("even"));
-
     static IntStream seeds() {
         return IntStream.range(2000, 2060);
-    }
-
-    private static SolvedMap solved(int seed) {
-        return SolvedMap.of(MapIndex.of(RandomMaps.map(new Random(seed), 8, 3, 3)),
-                EVEN.withRead(new double[] {0, 0.3, 1}[seed % 3]).withLate(0.25 * (seed % 4)));
     }
 
     @ParameterizedTest
     @MethodSource("seeds")
     void theBreakdownAddsUpToTheWorth(int seed) {
-        SolvedMap solved = solved(seed);
+        SolvedMap solved = SolvedMaps.solved(seed);
         OddsSolver.of(solved).situations().values().stream()
                 .flatMap(at -> at.reactions().stream()).filter(ReactionOdds::usable).forEach(odds -> {
                     WorthBreakdown breakdown = Explainer.explain(solved, odds.reaction());

@@ -5,17 +5,16 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.narrowgate.core.fixture.MapFixture;
-import app.narrowgate.core.fixture.RandomMaps;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.ThinkingTime;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
+import app.narrowgate.core.odds.SolvedMaps;
 import app.narrowgate.core.progress.Progress;
 import app.narrowgate.core.progress.StoppedException;
 import java.util.List;
 import java.util.Optional;
-import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -30,16 +29,11 @@ class RoundsTest {
         return IntStream.range(2000, 2060);
     }
 
-    private static SolvedMap solved(int seed) {
-        return SolvedMap.of(MapIndex.of(RandomMaps.map(new Random(seed), 8, 3, 3)),
-                EVEN.withRead(new double[] {0, 0.3, 1}[seed % 3]).withLate(0.25 * (seed % 4)));
-    }
-
     /** Inside a 99.9 % interval: 3.29 standard errors, plus what rounds cut off could be worth. */
     @ParameterizedTest
     @MethodSource("seeds")
     void simulationAgreesWithTheSolver(int seed) {
-        SolvedMap map = solved(seed);
+        SolvedMap map = SolvedMaps.solved(seed);
         RoundSimulation rolled = RoundSimulation.run(map, Optional.empty(), 20_000, 2, seed, Progress.NONE);
         double solved = map.startWorth();
         double error = Math.max(rolled.error(), Math.sqrt(solved * (1 - solved) / rolled.rounds()));
@@ -51,7 +45,7 @@ class RoundsTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void theFlowKeepsEverybodyAndEndsWhereTheOddsSay(int seed) {
-        Flow flow = Flow.of(solved(seed), Optional.empty(), 30);
+        Flow flow = Flow.of(SolvedMaps.solved(seed), Optional.empty(), 30);
         flow.exchanges().forEach(layer -> assertThat(layer.values().stream().mapToDouble(c -> c).sum())
                 .isCloseTo(100, within(1.0)));
         assertThat(flow.links()).allMatch(link -> link.count() > 0 && link.count() <= 100 + 1e-9);
@@ -71,7 +65,7 @@ class RoundsTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void rollsEndWhereTheOddsSayTheyDo(int seed) {
-        SolvedMap map = solved(seed);
+        SolvedMap map = SolvedMaps.solved(seed);
         RoundSimulation rolled = RoundSimulation.run(map, Optional.empty(), 20_000, 0, seed, Progress.NONE);
         double never = 0;
         double slow = 0;
@@ -90,7 +84,7 @@ class RoundsTest {
 
     @Test
     void longWorkCanBeStopped() {
-        assertThatThrownBy(() -> RoundSimulation.run(solved(2001), Optional.empty(), 100, 0, 1,
+        assertThatThrownBy(() -> RoundSimulation.run(SolvedMaps.solved(2001), Optional.empty(), 100, 0, 1,
                 Progress.until(() -> true))).isInstanceOf(StoppedException.class);
     }
 }

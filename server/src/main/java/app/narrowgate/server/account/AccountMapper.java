@@ -25,9 +25,6 @@ interface AccountMapper {
     @Update("update account set begun_at = coalesce(begun_at, #{at}) where id = #{id}")
     void begin(@Param("id") UUID id, @Param("at") Instant at);
 
-    @Select("select count(*) from account")
-    int count();
-
     @Insert("""
             insert into account (id, name, display_name, password_hash, created_at)
             values (#{id}, #{name}, #{displayName}, #{passwordHash}, #{createdAt})""")

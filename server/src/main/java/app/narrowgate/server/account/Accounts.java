@@ -24,9 +24,9 @@ public class Accounts {
         this.hashOfNobody = passwords.encode(UUID.randomUUID().toString());
     }
 
-    /** True while nobody can sign in. */
-    public boolean isEmpty() {
-        return mapper.count() == 0;
+    /** The account of that name, if there is one. */
+    public Optional<Account> named(String name) {
+        return mapper.byName(name.toLowerCase(Locale.ROOT));
     }
 
     /** Adds a person; names are kept in lower case. */
@@ -49,7 +49,7 @@ public class Accounts {
 
     /** The account of that name and password. Takes as long for a name that nobody has. */
     Optional<Account> matching(String name, String password) {
-        Optional<Account> account = mapper.byName(name.toLowerCase(Locale.ROOT));
+        Optional<Account> account = named(name);
         boolean matches = passwords.matches(password, account.map(Account::passwordHash).orElse(hashOfNobody));
         return matches ? account : Optional.empty();
     }

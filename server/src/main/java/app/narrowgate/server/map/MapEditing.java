@@ -4,6 +4,8 @@ import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.revision.UndoState;
+import app.narrowgate.exchange.tree.TreeMerge;
 import app.narrowgate.server.account.SignedIn;
 import app.narrowgate.server.problem.ConflictException;
 import java.util.LinkedHashMap;
@@ -75,7 +77,7 @@ public class MapEditing {
         keys.addAll(mine.keySet());
         Set<PartKey> touched = new LinkedHashSet<>();
         for (PartKey key : keys) {
-            Optional<PartMerge.Merged> part = PartMerge.merge(MapParts.json(then.get(key)), MapParts.json(mine.get(key)),
+            Optional<TreeMerge.Merged> part = TreeMerge.merge(MapParts.json(then.get(key)), MapParts.json(mine.get(key)),
                     MapParts.json(head.get(key)));
             if (part.isEmpty()) {
                 touched.add(key);

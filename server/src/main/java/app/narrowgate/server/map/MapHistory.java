@@ -2,6 +2,7 @@ package app.narrowgate.server.map;
 
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.revision.UndoState;
 import app.narrowgate.server.account.SignedIn;
 import java.util.List;
 import java.util.Map;
@@ -44,7 +45,7 @@ public class MapHistory {
     }
 
     private UndoState undoState(UUID id, int revision) {
-        return mapper.undoState(id, revision).orElse(UndoState.NONE);
+        return mapper.undoState(id, revision).map(UndoRow::state).orElse(UndoState.NONE);
     }
 
     /** Takes the last change back. */

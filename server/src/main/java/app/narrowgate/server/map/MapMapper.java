@@ -57,11 +57,11 @@ interface MapMapper {
             insert into map_revision (map_id, number, kind, target, author, at, summary, undo_next, redo_next)
             values (#{mapId}, #{row.number}, #{row.kind}, #{row.target}, #{row.author}, #{row.at}, #{row.summary},
                 #{undo.undoNext}, #{undo.redoNext})""")
-    void insertRevision(@Param("mapId") UUID mapId, @Param("row") RevisionRow row, @Param("undo") UndoState undo);
+    void insertRevision(@Param("mapId") UUID mapId, @Param("row") RevisionRow row, @Param("undo") UndoRow undo);
 
     @Select("select undo_next, redo_next from map_revision where map_id = #{mapId} and number = #{revision}")
     /** Empty for a revision after which there is nothing to undo nor to redo. */
-    Optional<UndoState> undoState(@Param("mapId") UUID mapId, @Param("revision") int revision);
+    Optional<UndoRow> undoState(@Param("mapId") UUID mapId, @Param("revision") int revision);
 
     /** What an undo would take back while {@code revision} is the newest. */
     Optional<RevisionRow> undoTarget(@Param("mapId") UUID mapId, @Param("revision") int revision);

@@ -4,6 +4,7 @@ import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.server.account.SignedIn;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -22,9 +23,9 @@ public class MapShelf {
         this.writer = writer;
     }
 
-    /** True while there is no map. */
-    public boolean isEmpty() {
-        return mapper.all().isEmpty();
+    /** The map that was there first, if there is any. */
+    public Optional<UUID> first() {
+        return mapper.all().stream().map(MapRow::id).findFirst();
     }
 
     List<MapRow> all() {

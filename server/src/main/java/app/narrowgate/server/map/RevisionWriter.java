@@ -1,6 +1,7 @@
 package app.narrowgate.server.map;
 
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.revision.UndoState;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -29,13 +30,13 @@ class RevisionWriter {
 
     /** The first revision of a new map. */
     void first(UUID id, EscapeMap map, UUID author, String summary) {
-        mapper.insertRevision(id, new RevisionRow(1, "edit", null, author, null, now(), summary), UndoState.NONE);
+        mapper.insertRevision(id, new RevisionRow(1, "edit", null, author, null, now(), summary), UndoRow.of(UndoState.NONE));
         insert(id, MapParts.begun(Map.of(), MapParts.of(map, 1)));
     }
 
     /** The next revision of {@code row}. */
     void next(MapRow row, RevisionRow revision, UndoState undo, List<PartRow> begun, List<PartKey> ended) {
-        mapper.insertRevision(row.id(), revision, undo);
+        mapper.insertRevision(row.id(), revision, UndoRow.of(undo));
         if (!ended.isEmpty()) {
             mapper.endParts(row.id(), ended, revision.number());
         }

@@ -1,9 +1,10 @@
-package app.narrowgate.server.map;
+package app.narrowgate.core.revision;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalInt;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -20,8 +21,8 @@ class UndoStateTest {
             int number = i + 2;
             UndoState now = states.get(number - 1);
             states.add(switch (steps.charAt(i)) {
-                case 'u' -> UndoState.undone(number, states.get(now.undoNext() - 1));
-                case 'r' -> UndoState.redone(number, states.get(now.redoNext() - 1));
+                case 'u' -> UndoState.undone(number, states.get(now.undoNext().getAsInt() - 1));
+                case 'r' -> UndoState.redone(number, states.get(now.redoNext().getAsInt() - 1));
                 default -> UndoState.edited(number);
             });
         }
@@ -30,23 +31,23 @@ class UndoStateTest {
 
     @Test
     void undoTakesBackTheNewestChangeThatStands() {
-        assertThat(after("").undoNext()).isNull();
-        assertThat(after("eee").undoNext()).isEqualTo(4);
-        assertThat(after("eeeu").undoNext()).isEqualTo(3);
-        assertThat(after("eeeuu").undoNext()).isEqualTo(2);
-        assertThat(after("eeeuuu").undoNext()).isNull();
-        assertThat(after("eeue").undoNext()).isEqualTo(5);
-        assertThat(after("eeur").undoNext()).isEqualTo(5);
+        assertThat(after("").undoNext()).isEmpty();
+        assertThat(after("eee").undoNext()).hasValue(4);
+        assertThat(after("eeeu").undoNext()).hasValue(3);
+        assertThat(after("eeeuu").undoNext()).hasValue(2);
+        assertThat(after("eeeuuu").undoNext()).isEmpty();
+        assertThat(after("eeue").undoNext()).hasValue(5);
+        assertThat(after("eeur").undoNext()).hasValue(5);
     }
 
     @Test
     void redoBringsBackTheNewestUndoUntilSomethingElseIsEdited() {
-        assertThat(after("ee").redoNext()).isNull();
-        assertThat(after("eeu").redoNext()).isEqualTo(4);
-        assertThat(after("eeuu").redoNext()).isEqualTo(5);
-        assertThat(after("eeuur").redoNext()).isEqualTo(4);
-        assertThat(after("eeuurr").redoNext()).isNull();
-        assertThat(after("eeue").redoNext()).isNull();
+        assertThat(after("ee").redoNext()).isEmpty();
+        assertThat(after("eeu").redoNext()).hasValue(4);
+        assertThat(after("eeuu").redoNext()).hasValue(5);
+        assertThat(after("eeuur").redoNext()).hasValue(4);
+        assertThat(after("eeuurr").redoNext()).isEmpty();
+        assertThat(after("eeue").redoNext()).isEmpty();
     }
 
     static IntStream seeds() {
@@ -79,9 +80,13 @@ class UndoStateTest {
             }
             UndoState state = after(steps.toString());
             assertThat(state.undoNext()).as("undo after %s", steps)
-                    .isEqualTo(undo.isEmpty() ? null : undo.get(undo.size() - 1));
+                    .isEqualTo(top(undo));
             assertThat(state.redoNext()).as("redo after %s", steps)
-                    .isEqualTo(redo.isEmpty() ? null : redo.get(redo.size() - 1));
+                    .isEqualTo(top(redo));
         }
+    }
+
+    private static OptionalInt top(List<Integer> stack) {
+        return stack.isEmpty() ? OptionalInt.empty() : OptionalInt.of(stack.get(stack.size() - 1));
     }
 }

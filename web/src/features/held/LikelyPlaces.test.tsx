@@ -4,7 +4,7 @@ import { MemoryRouter } from "react-router";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../../api/client";
 import type { OddsData } from "../odds";
-import { Nothing, Result } from "./Where";
+import { BeforeAnyMark, LikelyPlaces } from "./LikelyPlaces";
 
 const place = (id: string, title: string, entry: number, held = {}) => ({
   id,
@@ -48,7 +48,7 @@ function judged(answer: Partial<Schemas["LikelySituations"]>) {
   const whole = { likely: [], ...answer };
   render(
     <MemoryRouter initialEntries={["/?late=1"]}>
-      <Result map={map} odds={odds} judged={whole} marks={marks} change={change} />
+      <LikelyPlaces map={map} odds={odds} judged={whole} marks={marks} change={change} />
     </MemoryRouter>,
   );
 }
@@ -57,7 +57,7 @@ describe("before anything is marked", () => {
   it("the places where rounds start are offered, the commonest first", () => {
     render(
       <MemoryRouter initialEntries={["/?late=1"]}>
-        <Nothing map={map} odds={odds} />
+        <BeforeAnyMark map={map} odds={odds} />
       </MemoryRouter>,
     );
     const links = screen.getAllByRole("link");

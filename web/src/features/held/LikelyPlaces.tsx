@@ -15,7 +15,7 @@ const MOST = 5;
 const COMMONEST = 8;
 
 /** Before anything is marked. */
-export function Nothing({ map, odds }: { map: Schemas["Map"]; odds: OddsData }) {
+export function BeforeAnyMark({ map, odds }: { map: Schemas["Map"]; odds: OddsData }) {
   const commonest = map.situations
     .filter((s) => s.entry > 0)
     .sort((a, b) => b.entry - a.entry)
@@ -81,7 +81,7 @@ function Place({
 }
 
 /** Where one may be, and what would tell more. */
-export function Result({
+export function LikelyPlaces({
   map,
   odds,
   judged,
@@ -129,7 +129,7 @@ export function Result({
 }
 
 /** On a phone the likeliest place stays in sight while marking goes on. */
-export function Underfoot({
+export function LikeliestInSight({
   map,
   odds,
   first,

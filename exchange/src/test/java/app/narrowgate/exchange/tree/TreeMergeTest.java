@@ -1,4 +1,4 @@
-package app.narrowgate.server.map;
+package app.narrowgate.exchange.tree;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -6,7 +6,7 @@ import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-class PartMergeTest {
+class TreeMergeTest {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final String BASE = """
@@ -17,7 +17,7 @@ class PartMergeTest {
     }
 
     private static String merged(String mine, String theirs) {
-        return PartMerge.merge(json(BASE), json(mine), json(theirs))
+        return TreeMerge.merge(json(BASE), json(mine), json(theirs))
                 .map(m -> m.node() == null ? "gone" : m.node().toString()).orElse("conflict");
     }
 

@@ -9,7 +9,7 @@ import { WhatIf } from "./WhatIf";
 import { indexOf } from "../../model/mapIndex";
 
 /** What belongs to the whole situation: the question box, the late curve, stop or go on, how the best answer is done. */
-export function Beside({
+export function SituationAside({
   map,
   situation,
   at,

@@ -1,4 +1,4 @@
-package app.narrowgate.server.map;
+package app.narrowgate.exchange.tree;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -14,19 +14,19 @@ import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Brings two changes of the same part together where they do not touch: different fields of an object, different entries
+ * Brings two changes of the same tree together where they do not touch: different fields of an object, different entries
  * of a list whose entries have ids.
  */
-final class PartMerge {
+public final class TreeMerge {
 
-    private PartMerge() {
+    private TreeMerge() {
     }
 
     /**
      * {@code mine} and {@code theirs}, both made from {@code base}, in one; null stands for a part that is not there.
      * Empty when both changed the same thing differently.
      */
-    static Optional<Merged> merge(JsonNode base, JsonNode mine, JsonNode theirs) {
+    public static Optional<Merged> merge(JsonNode base, JsonNode mine, JsonNode theirs) {
         if (Objects.equals(mine, theirs) || Objects.equals(mine, base)) {
             return Optional.of(new Merged(theirs));
         }
@@ -43,7 +43,7 @@ final class PartMerge {
     }
 
     /** What came out; null where the part is gone. */
-    record Merged(JsonNode node) {
+    public record Merged(JsonNode node) {
     }
 
     private static Optional<Merged> objects(ObjectNode base, ObjectNode mine, ObjectNode theirs) {

@@ -11,7 +11,7 @@ import { paths } from "./paths";
 import { placeTitle, reactionTitle } from "./titles";
 
 /** Beside the map: what changed most, what everything hangs on, the filters and the holes. */
-export function Beside({
+export function MapAside({
   map,
   odds,
   was,
@@ -24,14 +24,14 @@ export function Beside({
 }) {
   return (
     <aside className="border-rule px-5 pb-6 lg:order-3 lg:border-l">
-      <Standing map={map} odds={odds} was={was} />
+      <ChangedOrNarrowest map={map} odds={odds} was={was} />
       <HangsAndHoles map={map} gates={gates} />
     </aside>
   );
 }
 
 /** What changed most, or the narrowest places while nothing changes; always three lines, so that nothing jumps. */
-function Standing({ map, odds, was }: { map: Schemas["Map"]; odds: Overview; was?: Overview }) {
+function ChangedOrNarrowest({ map, odds, was }: { map: Schemas["Map"]; odds: Overview; was?: Overview }) {
   const changed = was ? changedMost(was.situations, odds.situations, 3) : [];
   return (
     <p className="mt-1 line-clamp-3 min-h-[3lh] text-quiet" aria-live="polite">
