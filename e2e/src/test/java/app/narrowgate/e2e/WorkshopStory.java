@@ -166,7 +166,7 @@ class WorkshopStory extends Story {
     @Test
     void theHouseNamesThePairThatIsSolved() {
         Page page = onACopy("House pair");
-        Locator matchup = page.getByLabel("Matchup", EXACT);
+        Locator matchup = page.getByRole(AriaRole.COMBOBOX, exactly("Matchup"));
         assertThat(matchup).hasValue("even");
         go(page, "/workshop/matchups");
         page.getByLabel("the pair is").selectOption("much-heavier");
