@@ -7,10 +7,15 @@ import { NumberBox } from "./PlainFields";
 /** What holds where nobody names another: the pair, and how long choosing takes. */
 export function HouseForm({ map }: { map: Schemas["Map"] }) {
   const [edited, setEdited] = useState<Partial<Record<keyof Schemas["House"], unknown>>>({});
+  const [tried, setTried] = useState(false);
   const save = useMapChange(map.id);
   const house = { ...map.house, ...edited };
   const changed = JSON.stringify(house) !== JSON.stringify(map.house);
-  const submit = () =>
+  const noNumber = typeof house.thinkBase !== "number" || typeof house.thinkPerBit !== "number";
+  const submit = () => {
+    setTried(true);
+    save.reset();
+    if (noNumber) return;
     save.mutate(
       () =>
         unwrap(
@@ -21,6 +26,7 @@ export function HouseForm({ map }: { map: Schemas["Map"] }) {
         ),
       { onSuccess: () => setEdited({}) },
     );
+  };
   return (
     <form
       className="mt-3 border-y border-rule py-3"
@@ -66,11 +72,24 @@ export function HouseForm({ map }: { map: Schemas["Map"] }) {
           Keep for the house
         </button>
         {changed && (
-          <button type="button" className="word" onClick={() => setEdited({})}>
+          <button
+            type="button"
+            className="word"
+            onClick={() => {
+              setEdited({});
+              setTried(false);
+              save.reset();
+            }}
+          >
             As it was
           </button>
         )}
       </div>
+      {tried && noNumber && (
+        <p role="alert" className="border-l-4 border-rust pl-3 font-semibold text-rust">
+          Write both times as numbers of seconds from 0 to 10, such as 0.2.
+        </p>
+      )}
       {save.isError && <Refused problem={problemOf(save.error)} />}
     </form>
   );

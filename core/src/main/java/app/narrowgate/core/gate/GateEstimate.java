@@ -1,10 +1,7 @@
 package app.narrowgate.core.gate;
 
 import app.narrowgate.core.map.Clock;
-import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Situation;
-import app.narrowgate.core.odds.InTime;
-import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.core.solve.Game;
 import java.util.Optional;
@@ -59,10 +56,7 @@ final class GateEstimate {
         }
         double late = values[game.becomes[s]];
         double done = (value - (1 - inTime) * late) / inTime;
-        Reaction reaction = whole.reaction(o);
-        Setting setting = whole.setting();
-        double sooner = InTime.chance(setting.late() + setting.thinking().seconds(answers)
-                + whole.conditions().seconds(reaction), whole.clockSeconds(s));
+        double sooner = whole.inTimeAmong(whole.reaction(o), answers);
         return sooner * done + (1 - sooner) * late;
     }
 

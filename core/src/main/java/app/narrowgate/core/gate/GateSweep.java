@@ -43,11 +43,6 @@ public final class GateSweep {
         return sweep(whole, progress, mostSolved(whole));
     }
 
-    /** True when the sweep takes so little that somebody may wait for it. */
-    public static boolean isQuick(SolvedMap whole) {
-        return responses(whole) * (double) whole.map().reactions().size() <= MOST_WORK / 4.0;
-    }
-
     private static int mostSolved(SolvedMap whole) {
         return MOST_WORK / Math.max(1, responses(whole));
     }

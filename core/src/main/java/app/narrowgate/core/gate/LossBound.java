@@ -1,8 +1,6 @@
 package app.narrowgate.core.gate;
 
 import app.narrowgate.core.map.Reaction;
-import app.narrowgate.core.odds.InTime;
-import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.core.solve.ComingBound;
 import app.narrowgate.core.solve.Game;
@@ -88,19 +86,12 @@ final class LossBound {
         }
         for (int o = game.optionStart[s]; o < game.optionStart[s + 1]; o++) {
             if (o != taken) {
-                double inTime = clock ? inTime(s, o, answers) : 1;
+                double inTime = solved.inTimeAmong(solved.reaction(o), answers);
                 double value = inTime * done(o) + (1 - inTime) * lower[game.becomes[s]];
                 best = value > best.value ? new Left(o, inTime, value) : best;
             }
         }
         return best;
-    }
-
-    private double inTime(int s, int o, int answers) {
-        Reaction reaction = solved.reaction(o);
-        Setting setting = solved.setting();
-        return InTime.chance(setting.late() + setting.thinking().seconds(answers) + solved.conditions().seconds(reaction),
-                solved.clockSeconds(s));
     }
 
     private double works(int o) {
@@ -130,6 +121,6 @@ final class LossBound {
         }
         going = (1 - game.read) * going + game.read * coming.most(o, bound);
         double done = works * going + (1 - works) * bound[game.stuffed[o]];
-        return left.inTime * done + (game.becomes[s] != s ? (1 - left.inTime) * late : 0);
+        return left.inTime * done + (1 - left.inTime) * late;
     }
 }

@@ -95,7 +95,7 @@ final class GameCompiler {
                 if (!isStruck(base, o)) {
                     copyOption(whole, o);
                     if (touched && whole.becomes[s] != s) {
-                        retime(base, s, left);
+                        retime(s, left);
                     }
                 }
             }
@@ -118,11 +118,11 @@ final class GameCompiler {
     }
 
     /** Works out again how likely the option added last is in time, among fewer answers. */
-    private void retime(SolvedMap base, int s, int answers) {
+    private void retime(int s, int answers) {
         int o = options - 1;
         Reaction reaction = index.map().reactions().get(optionReaction[o]);
-        double in = InTime.chance(setting.late() + setting.thinking().seconds(answers) + conditions.seconds(reaction),
-                base.clockSeconds(s));
+        Clock clock = index.map().situations().get(s).clock().orElseThrow();
+        double in = inTime(clock, reaction, answers);
         double works = reaction.responses().isEmpty() ? 0 : conditions.works(reaction);
         going[o] = in * works;
         stuffedShare[o] = in * (1 - works);

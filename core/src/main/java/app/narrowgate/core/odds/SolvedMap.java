@@ -256,8 +256,16 @@ public final class SolvedMap {
 
     /** Seconds from the start of {@code reaction}'s situation until it is under way: late start, thinking, doing. */
     public double takes(Reaction reaction) {
-        int answers = conditions.usable(map().situations().get(situation(reaction.from()))).size();
+        return takesAmong(reaction, conditions.usable(map().situations().get(situation(reaction.from()))).size());
+    }
+
+    private double takesAmong(Reaction reaction, int answers) {
         return setting.late() + setting.thinking().seconds(answers) + conditions.seconds(reaction);
+    }
+
+    /** Chance in [0,1] that {@code reaction} would be in time if {@code answers} were taught where it is; 1 without a clock. */
+    public double inTimeAmong(Reaction reaction, int answers) {
+        return InTime.chance(takesAmong(reaction, answers), clockSeconds(situation(reaction.from())));
     }
 
     /** Mean seconds of the clock of situation {@code s}; infinite where none runs. */

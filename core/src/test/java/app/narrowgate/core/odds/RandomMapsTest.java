@@ -79,18 +79,6 @@ class RandomMapsTest {
 
     @ParameterizedTest
     @MethodSource("seeds")
-    void worthsAloneAreThoseOfTheOdds(int seed) {
-        MapIndex index = index(seed);
-        Setting setting = setting(seed);
-        Odds odds = OddsSolver.solve(index, setting);
-        Worths worths = Worths.of(SolvedMap.of(index, setting));
-        assertThat(worths.start()).isEqualTo(odds.start());
-        assertThat(worths.at()).hasSameSizeAs(odds.situations());
-        odds.situations().forEach((id, at) -> assertThat(worths.at().get(id)).as("%s", id).isEqualTo(at.worth()));
-    }
-
-    @ParameterizedTest
-    @MethodSource("seeds")
     void theChosenReactionsReachTheWorth(int seed) {
         MapIndex index = index(seed);
         Setting setting = setting(seed);

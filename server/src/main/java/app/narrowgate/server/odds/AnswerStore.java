@@ -6,7 +6,6 @@ import app.narrowgate.core.progress.StoppedException;
 import app.narrowgate.server.map.StoredMap;
 import com.github.benmanes.caffeine.cache.AsyncCache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
@@ -81,13 +80,5 @@ public class AnswerStore {
             mine.completeExceptionally(e);
             throw e;
         }
-    }
-
-    /** The answer, where it is known already. */
-    @SuppressWarnings("unchecked")
-    public <T> Optional<T> known(Question question) {
-        CompletableFuture<Object> known = answers.asMap().get(question);
-        return known != null && known.isDone() && !known.isCompletedExceptionally()
-                ? Optional.of((T) known.join()) : Optional.empty();
     }
 }

@@ -8,7 +8,6 @@ import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.odds.Explainer;
 import app.narrowgate.core.odds.OddsSolver;
 import app.narrowgate.core.odds.Setting;
-import app.narrowgate.core.odds.Worths;
 import app.narrowgate.core.round.CommonStories;
 import app.narrowgate.core.round.Flow;
 import app.narrowgate.server.config.BuildId;
