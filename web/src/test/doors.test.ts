@@ -1,7 +1,10 @@
 import { ESLint } from "eslint";
+import ts from "typescript-eslint";
 import { expect, it } from "vitest";
 
-const lint = new ESLint();
+// Without types: the line asked about is not what the file on disk says, and a parser that reads types takes the
+// file's own words where it believes it runs but once, as it does where CI=true.
+const lint = new ESLint({ overrideConfig: ts.configs.disableTypeChecked });
 
 async function refusals(file: string, line: string): Promise<string[]> {
   const [result] = await lint.lintText(`import * as x from "${line}";\nexport default x;\n`, {
