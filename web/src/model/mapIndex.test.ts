@@ -1,11 +1,11 @@
 import { expect, it } from "vitest";
-import type { Schemas } from "../api/client";
 import { indexOf } from "./mapIndex";
+import { aMap } from "../test/aMap";
 
-const map = {
+const map = aMap({
   situations: [{ id: "low", title: "Low mount" }],
   facts: [{ id: "low", title: "They are low" }],
-} as unknown as Schemas["Map"];
+});
 
 it("finds a part in its own list only", () => {
   expect(indexOf(map).situation("low")?.title).toBe("Low mount");
@@ -16,6 +16,6 @@ it("finds a part in its own list only", () => {
 
 it("is made once for each state of the map", () => {
   expect(indexOf(map)).toBe(indexOf(map));
-  const renamed = { ...map, situations: [{ id: "low", title: "Lower" }] } as unknown as Schemas["Map"];
+  const renamed = aMap({ ...map, situations: [{ id: "low", title: "Lower" }] });
   expect(indexOf(renamed).situation("low")?.title).toBe("Lower");
 });

@@ -2,7 +2,7 @@ import type { Schemas } from "../../api/client";
 import { KIND_LABEL, STAGE_LABEL } from "../../labels";
 import { paths } from "../map";
 import type { Findable } from "../../ui/find";
-import { LISTS, partsOf } from "../workshop";
+import { PART_KINDS, PART_LISTS, partsOf, type PartList } from "../../model/partKinds";
 
 /** Something on the map, or something that can be done. */
 export interface Entry extends Findable {
@@ -27,7 +27,7 @@ export function entriesOf(map: Schemas["Map"], query: string): Entry[] {
     params.set(name, value);
     return `${paths.map(map.id)}?${params}`;
   };
-  const edit = (list: string, id: string) => paths.edit(map.id, list, id, query);
+  const edit = (list: PartList, id: string) => paths.edit(map.id, list, id, query);
   const firstUse = new Map<string, Schemas["Reaction"]>();
   map.reactions.forEach((r) => firstUse.has(r.technique) || firstUse.set(r.technique, r));
   return [
@@ -107,18 +107,18 @@ export function entriesOf(map: Schemas["Map"], query: string): Entry[] {
       detail: KIND_LABEL[o.kind],
       to: edit("outcomes", o.id),
     })),
-    ...LISTS.map(({ list, one }) => ({
+    ...PART_LISTS.map((list) => ({
       kind: "New",
-      title: `New ${one}`,
+      title: `New ${PART_KINDS[list].one}`,
       also: "add",
       to: paths.add(map.id, list, query),
     })),
     // After all else, so that looking something up comes before changing it.
-    ...LISTS.flatMap(({ list, one }) =>
+    ...PART_LISTS.flatMap((list) =>
       partsOf(map, list).map((part) => ({
         kind: "Edit",
         title: part.title,
-        detail: part.detail ? `${one}, ${part.detail}` : one,
+        detail: part.detail ? `${PART_KINDS[list].one}, ${part.detail}` : PART_KINDS[list].one,
         also: "edit change",
         to: edit(list, part.id),
       })),

@@ -1,8 +1,9 @@
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../../api/client";
 import { draw, stopsOf } from "./flow";
+import { aMap } from "../../test/aMap";
 
-const map = {
+const map = aMap({
   outcomes: [
     { id: "top", title: "Top side", kind: "reversal" },
     { id: "tap", title: "Tap", kind: "tap" },
@@ -16,7 +17,7 @@ const map = {
     { id: "late", title: "Late", family: "mount" },
     { id: "half", title: "Half guard", family: "side", rest: "half" },
   ],
-} as unknown as Schemas["Map"];
+});
 
 const flow: Schemas["Flow"] = {
   exchanges: [

@@ -5,6 +5,7 @@ import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../../api/client";
 import type { OddsData } from "../odds";
 import { BeforeAnyMark, LikelyPlaces } from "./LikelyPlaces";
+import { aMap } from "../../test/aMap";
 
 const place = (id: string, title: string, entry: number, held = {}) => ({
   id,
@@ -14,7 +15,7 @@ const place = (id: string, title: string, entry: number, held = {}) => ({
   entry,
   held,
 });
-const map = {
+const map = aMap({
   id: "house",
   families: [{ id: "mount", title: "Mount" }],
   situations: [
@@ -32,7 +33,7 @@ const map = {
     },
   ],
   reactions: [{ id: "low-trap", from: "low", technique: "trap", responses: [] }],
-} as unknown as Schemas["Map"];
+});
 const odds = {
   situations: {
     low: { worth: 0.47, best: "low-trap", stop: false },

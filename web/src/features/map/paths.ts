@@ -1,3 +1,4 @@
+import type { PartList } from "../../model/partKinds";
 /** Addresses of the views. */
 export const paths = {
   maps: () => "/maps",
@@ -10,12 +11,12 @@ export const paths = {
   review: (mapId: string) => `/map/${mapId}/review`,
   questions: (mapId: string) => `/map/${mapId}/questions`,
   history: (mapId: string) => `/map/${mapId}/history`,
-  workshop: (mapId: string, list = "situations") => `/map/${mapId}/workshop/${list}`,
+  workshop: (mapId: string, list: PartList = "situations") => `/map/${mapId}/workshop/${list}`,
   /** The workshop with a part opened; `query` is that of the setting. */
-  edit: (mapId: string, list: string, part: string, query: string) =>
+  edit: (mapId: string, list: PartList, part: string, query: string) =>
     `/map/${mapId}/workshop/${list}${query ? `${query}&` : "?"}edit=${part}`,
   /** The workshop with a new part opened; `query` is that of the setting. */
-  add: (mapId: string, list: string, query: string) =>
+  add: (mapId: string, list: PartList, query: string) =>
     `/map/${mapId}/workshop/${list}${query ? `${query}&` : "?"}new=`,
   files: (mapId: string) => `/map/${mapId}/files`,
   booklet: (mapId: string) => `/map/${mapId}/booklet`,

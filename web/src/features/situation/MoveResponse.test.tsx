@@ -2,10 +2,10 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { Schemas } from "../../api/client";
 import { MoveResponse } from "./MoveResponse";
+import { aMap } from "../../test/aMap";
 
-const map = {
+const map = aMap({
   id: "house",
   revision: 7,
   situations: [{ id: "low", title: "Low" }],
@@ -17,7 +17,7 @@ const map = {
     { id: "low-trap", from: "low", technique: "trap", responses: [] },
     { id: "low-frame", from: "low", technique: "frame", responses: [] },
   ],
-} as unknown as Schemas["Map"];
+});
 
 const done = vi.fn();
 let queries: QueryClient;

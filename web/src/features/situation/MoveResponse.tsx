@@ -6,7 +6,7 @@ import { hasDraft } from "../../ui/draft";
 import { Refused } from "../../ui/Notice";
 import { Picker } from "../../ui/Picker";
 import { useMapChange } from "../map";
-import { partsOf } from "../workshop";
+import { partsOf } from "../../model/partKinds";
 
 /** Puts what they do under another reaction, here or elsewhere on the map. */
 export function MoveResponse({

@@ -1,7 +1,8 @@
 import { problemOf, type Schemas } from "../../api/client";
 import { techniqueOf } from "../map";
 import { Refused } from "../../ui/Notice";
-import { freeId, PartForm, REACTION_FIELDS, takenIds, textOf, usePart } from "../workshop";
+import { freeId, takenIds } from "../../model/ids";
+import { PartForm, REACTION_FIELDS, textOf, usePart } from "../workshop";
 import { indexOf } from "../../model/mapIndex";
 
 /** Where what is typed about a new reaction is kept until it is saved. */

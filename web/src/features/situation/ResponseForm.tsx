@@ -1,7 +1,8 @@
 import { api, problemOf, unwrap, type Schemas } from "../../api/client";
 import { Refused } from "../../ui/Notice";
 import { MoveResponse } from "./MoveResponse";
-import { freeId, PartForm, RESPONSE_FIELDS, textOf, usePart, type Part } from "../workshop";
+import { freeId, retiredResponses } from "../../model/ids";
+import { PartForm, RESPONSE_FIELDS, textOf, usePart, type Part } from "../workshop";
 
 /** Where what is typed about a response, new or old, is kept until it is saved. */
 export function responseKey(map: Schemas["Map"], reaction: string, response = "+"): string {
@@ -29,10 +30,8 @@ export function ResponseForm({
   const old = at < 0 ? undefined : responses[at];
   const put = (value: Part): Part => {
     if (old) return { ...whole, responses: responses.map((r, i) => (i === at ? { ...value, id: r.id } : r)) };
-    const id = freeId(
-      textOf(value, "cue"),
-      responses.map((r) => textOf(r, "id")),
-    );
+    const taken = [...responses.map((r) => textOf(r, "id")), ...retiredResponses(map, reaction)];
+    const id = freeId(textOf(value, "cue"), taken);
     return { ...whole, responses: [...responses, { ...value, id }] };
   };
   const draftKey = responseKey(map, reaction, response?.id);

@@ -1,8 +1,9 @@
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../../api/client";
 import { biggestLoss } from "./explanation";
+import { aMap } from "../../test/aMap";
 
-const map = {
+const map = aMap({
   situations: [
     { id: "low", title: "Low mount", clock: { seconds: 6, becomes: "high" } },
     { id: "high", title: "High mount" },
@@ -17,7 +18,7 @@ const map = {
       ],
     },
   ],
-} as unknown as Schemas["Map"];
+});
 
 function lost(part: Partial<Schemas["ExplanationPart"]>): string {
   const parts = [{ cause: "response", lost: 0.01, ...part }] as Schemas["ExplanationPart"][];

@@ -2,15 +2,16 @@ import { describe, expect, it } from "vitest";
 import type { Schemas } from "../../api/client";
 import type { OddsData } from "../odds";
 import { nextOnPath, previousOnPath } from "./path";
+import { aMap } from "../../test/aMap";
 
-const map = {
+const map = aMap({
   situations: [
     { id: "early", entry: 3, clock: { seconds: 4, becomes: "late" } },
     { id: "pin", entry: 0 },
     { id: "late", entry: 0 },
     { id: "guard", entry: 0 },
   ],
-} as unknown as Schemas["Map"];
+});
 
 function at(best: string, lands: Record<string, number>, stop = false) {
   const responses = Object.entries(lands).map(([place, chance]) => ({ lands: place, chance }));

@@ -9,7 +9,8 @@ import { Refused } from "../../ui/Notice";
 import { Picker } from "../../ui/Picker";
 import { findingPlace, lowerFirst, paths, techniqueOf, useMap, useMapChange } from "../map";
 import { useOdds, useReview, type OddsData } from "../odds";
-import { inWordsOfTheForm, partsOf, putParts } from "../workshop";
+import { namedAlike, partsOf } from "../../model/partKinds";
+import { inWordsOfTheForm, putParts } from "../workshop";
 import { partsToSend, rowsOf, type Answer, type Pin } from "./answers";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
@@ -212,7 +213,7 @@ function Questions({
                   label={`Where it lands, ${index + 1}`}
                   value={row.leads ?? ""}
                   none="I have no answer to that yet"
-                  choices={["situations", "outcomes"].flatMap((list) => partsOf(map, list))}
+                  choices={namedAlike("situations").flatMap((list) => partsOf(map, list))}
                   onChange={(id) => change(index, { leads: id || undefined })}
                 />
               </div>

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../../api/client";
 import { partsToSend, rowsOf } from "./answers";
+import { aMap } from "../../test/aMap";
 
 const reaction = {
   id: "bridge",
@@ -15,13 +16,13 @@ const reaction = {
     { id: "rest", cue: "They wait", often: { word: "rarely" } },
   ],
 } as unknown as Schemas["Reaction"];
-const map = {
+const map = aMap({
   families: [{ id: "mount", title: "Mount" }],
   situations: [{ id: "low" }],
   outcomes: [{ id: "top" }],
   techniques: [{ id: "trap" }],
   reactions: [reaction],
-} as unknown as Schemas["Map"];
+});
 
 describe("the three questions", () => {
   it("ask about two known answers and one more", () => {
@@ -58,9 +59,8 @@ describe("the three questions", () => {
   });
 
   it("make the place and the reaction where there are none", () => {
-    const empty = { families: [], situations: [], outcomes: [], techniques: [], reactions: [] };
     const { situation, parts } = partsToSend(
-      empty as unknown as Schemas["Map"],
+      aMap({}),
       { title: "Knee on neck" },
       undefined,
       "Push the knee",

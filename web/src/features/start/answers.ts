@@ -1,5 +1,6 @@
 import type { Schemas } from "../../api/client";
-import { freeId, takenIds, type Part, type PartInput } from "../workshop";
+import { freeId, retiredResponses, takenIds } from "../../model/ids";
+import type { Part, PartInput } from "../workshop";
 
 /** The pin that was picked; without an id it is new on the map. */
 export interface Pin {
@@ -61,10 +62,11 @@ export function partsToSend(
       return { id: r.id, cue: r.cue, often: row?.often ?? asFile(r.often), leads: r.leads ?? undefined };
     })
     .filter((r) => r.often !== "never");
+  const gone = reaction ? retiredResponses(map, reaction.id) : [];
   for (const row of rows) {
     if (row.response || row.cue.trim() === "" || row.often === "never") continue;
     const cue = asCue(row.cue);
-    const taken = responses.map((r) => r.id as string);
+    const taken = [...responses.map((r) => r.id as string), ...gone];
     responses.push({ id: freeId(cue, taken), cue, often: row.often, leads: row.leads });
   }
   if (reaction) {

@@ -1,6 +1,7 @@
 import { useId, type ReactNode } from "react";
 import type { Schemas } from "../../api/client";
 import type { Field } from "./fields";
+import type { PartList } from "../../model/partKinds";
 import type { Part } from "./parts";
 
 export interface FieldProps<F extends Field = Field> {
@@ -13,9 +14,9 @@ export interface FieldProps<F extends Field = Field> {
   /** The place of this field within the part. */
   place: string;
   /** Makes a new part of a list and returns its id. */
-  make: (list: string, title: string) => string;
+  make: (list: PartList, title: string) => string;
   /** Parts made in this form, which are not on the map yet. */
-  made: { list: string; id: string; title: string }[];
+  made: { list: PartList; id: string; title: string }[];
   /** The whole part as it is typed so far. */
   part: Part;
 }

@@ -1,10 +1,11 @@
 import { SEGMENT_LABEL, SEGMENTS } from "../../labels";
+import { partsOf, type PartList } from "../../model/partKinds";
 import { Picker, type Choice } from "../../ui/Picker";
 import { Framed, type FieldProps, type Of } from "./Framed";
-import { partsOf } from "./parts";
+
 import { NumberBox } from "./PlainFields";
 
-function choicesOf(props: FieldProps, lists: string[]): Choice[] {
+function choicesOf(props: FieldProps, lists: PartList[]): Choice[] {
   return [
     ...props.made.filter((m) => lists.includes(m.list)).map((m) => ({ ...m, detail: "new" })),
     ...lists.flatMap((list) =>

@@ -22,7 +22,7 @@ const map = {
   outcomes: [],
 } as unknown as Schemas["Map"];
 
-const field = FIELDS.holds!.find((f) => f.name === "needs")!;
+const field = FIELDS.holds.find((f) => f.name === "needs")!;
 const typed = vi.fn();
 
 function Field({ begin, errors = {} }: { begin?: unknown; errors?: Record<string, string> }) {

@@ -9,10 +9,12 @@ import { cleaned } from "./cleaned";
 import { FieldInput } from "./FieldInput";
 import { inWordsOfTheForm, type Field } from "./fields";
 import { HoldPreview } from "./HoldPreview";
-import { freeId, putParts, takenIds, type Part, type PartInput } from "./parts";
+import { putParts, type Part, type PartInput } from "./parts";
 import { Preview } from "./Preview";
 import { Removal } from "./Removal";
+import { freeId, retiredResponses, takenIds } from "../../model/ids";
 import { indexOf } from "../../model/mapIndex";
+import { isPartList, type PartList } from "../../model/partKinds";
 
 interface Typed {
   value: Part;
@@ -30,7 +32,12 @@ function isTyped(kept: unknown): kept is Typed {
     isObject(kept.value) &&
     Array.isArray(kept.made) &&
     kept.made.every(
-      (m) => isObject(m) && typeof m.list === "string" && typeof m.id === "string" && isObject(m.part),
+      (m) =>
+        isObject(m) &&
+        typeof m.list === "string" &&
+        isPartList(m.list) &&
+        typeof m.id === "string" &&
+        isObject(m.part),
     )
   );
 }
@@ -64,7 +71,7 @@ export function PartForm({
   /** The situation whose odds are shown beside the start's. */
   watch?: string;
   remove?: { title: string } & (
-    { list: string; id: string } | { run: (base: number) => Promise<Schemas["Map"]> }
+    { list: PartList; id: string } | { run: (base: number) => Promise<Schemas["Map"]> }
   );
   onDone: (saved?: PartInput) => void;
 }) {
@@ -81,11 +88,12 @@ export function PartForm({
   const [removing, setRemoving] = useState(false);
   useEffect(() => form.current?.querySelector<HTMLElement>("input, select, textarea")?.focus(), []);
   const { value, made } = draft.value;
-  const input = { ...toInput(cleaned(value)) };
+  const clean = cleaned(value, typeof value.id === "string" ? retiredResponses(map, value.id) : []);
+  const input = toInput(clean);
   const parts = [...made.filter((m) => isUsed(m.id, [input, ...made])), input];
   const problem = save.isError ? problemOf(save.error) : undefined;
   const [tried, setTried] = useState(false);
-  const missing = fields.filter((f) => f.need && !cleaned(value)[f.name]);
+  const missing = fields.filter((f) => f.need && !clean[f.name]);
   const errors = new Map<string, string>(tried ? missing.map((f) => [`/${f.name}`, f.need!]) : []);
   const elsewhere: string[] = [];
   problem?.problems?.forEach((p) => {
@@ -102,7 +110,7 @@ export function PartForm({
   };
   const send = (base: number) =>
     save.mutate(() => putParts(map.id, base, summary(value), parts), { onSuccess: () => done(input) });
-  const make = (list: string, title: string) => {
+  const make = (list: PartList, title: string) => {
     const id = freeId(title, [...takenIds(map, list), ...made.map((m) => m.id)]);
     const part = bare(map, list, title, watch);
     change((now) => ({ ...now, made: [...now.made, { list, id, part }] }));
@@ -244,7 +252,7 @@ function isUsed(id: string, others: PartInput[]): boolean {
 }
 
 /** The least that a new part must say; a place lies in the family of where one is. */
-function bare(map: Schemas["Map"], list: string, title: string, near: string | undefined): Part {
+function bare(map: Schemas["Map"], list: PartList, title: string, near: string | undefined): Part {
   if (list !== "situations") return { title };
   const family = indexOf(map).situation(near)?.family ?? map.families[0]?.id;
   return { title, family, stage: "joined", entry: 0 };

@@ -4,8 +4,8 @@ import { problemOf, type Schemas } from "../../api/client";
 import { Refused } from "../../ui/Notice";
 import { Picker } from "../../ui/Picker";
 import { useMapChange } from "../map";
-import { LISTS } from "./fields";
-import { partsOf, removePart, useUses } from "./parts";
+import { namedAlike, PART_KINDS, partsOf, type PartList } from "../../model/partKinds";
+import { removePart, useUses } from "./parts";
 
 /** Says what would be left hanging, and offers to point it elsewhere. */
 export function Removal({
@@ -16,7 +16,7 @@ export function Removal({
   onDone,
 }: {
   map: Schemas["Map"];
-  list: string;
+  list: PartList;
   id: string;
   keep: () => void;
   onDone: () => void;
@@ -26,10 +26,10 @@ export function Removal({
   const [redirect, setRedirect] = useState("");
   const named = (use: Schemas["PartUse"]) =>
     partsOf(map, use.list).find((p) => p.id === use.id)?.title ?? use.id;
-  const choices = (list === "outcomes" || list === "situations" ? ["situations", "outcomes"] : [list])
+  const choices = namedAlike(list)
     .flatMap((l) => partsOf(map, l))
     .filter((p) => p.id !== id);
-  const one = LISTS.find((l) => l.list === list)?.one ?? "part";
+  const { one } = PART_KINDS[list];
   if (!uses.data) return <p className="text-quiet">Looking for what hangs on it …</p>;
   return (
     <div role="group" aria-label={`Take this ${one} out`} className="space-y-2 border-t-2 border-rust pt-2">

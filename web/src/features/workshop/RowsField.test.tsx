@@ -2,11 +2,11 @@ import { render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { useState } from "react";
 import { expect, it } from "vitest";
-import type { Schemas } from "../../api/client";
 import { FieldInput } from "./FieldInput";
 import type { Field } from "./fields";
+import { aMap } from "../../test/aMap";
 
-const map = { situations: [], outcomes: [] } as unknown as Schemas["Map"];
+const map = aMap({ situations: [], outcomes: [] });
 const field = {
   kind: "rows",
   name: "links",

@@ -7,10 +7,12 @@ import { Failed } from "../../ui/Notice";
 import { paths, useMap } from "../map";
 import { OddsControls, settingQuery } from "../odds";
 import { beginning, useEditing } from "./editing";
-import { FIELDS, LISTS } from "./fields";
+import { isPartList, PART_KINDS, PART_LISTS, partsOf, type PartList } from "../../model/partKinds";
+import { freeId, takenIds } from "../../model/ids";
+import { FIELDS } from "./fields";
 import { HouseForm } from "./HouseForm";
 import { PartForm } from "./PartForm";
-import { freeId, partsOf, takenIds, textOf, usePart, type Part } from "./parts";
+import { textOf, usePart, type Part } from "./parts";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
 
@@ -28,7 +30,11 @@ export function WorkshopPage() {
       <Kinds map={data.map} list={list} />
       <main className="min-w-0 border-rule px-5 pt-2 pb-10 lg:border-l">
         <OddsControls map={data.map} />
-        <Parts key={list} map={data.map} list={list} />
+        {isPartList(list) ? (
+          <Parts key={list} map={data.map} list={list} />
+        ) : (
+          <p className="mt-4">There is no such kind of part.</p>
+        )}
       </main>
     </div>
   );
@@ -39,16 +45,16 @@ function Kinds({ map, list }: { map: Schemas["Map"]; list: string }) {
   return (
     <nav aria-label="Kinds of parts" className="px-5 pt-4 pb-2 lg:sticky lg:top-0 lg:self-start">
       <ul className="max-lg:flex max-lg:flex-wrap max-lg:gap-x-5">
-        {LISTS.map((kind) => (
-          <li key={kind.list}>
+        {PART_LISTS.map((kind) => (
+          <li key={kind}>
             <Link
-              to={paths.workshop(map.id, kind.list) + settingQuery(params)}
-              aria-current={kind.list === list ? "page" : undefined}
+              to={paths.workshop(map.id, kind) + settingQuery(params)}
+              aria-current={kind === list ? "page" : undefined}
               className="flex min-h-11 items-center border-l-4 border-transparent pl-2 no-underline hover:underline aria-[current]:border-ink aria-[current]:font-semibold lg:min-h-8"
             >
               <span>
-                {kind.title}
-                <span className="ml-2 text-quiet">{partsOf(map, kind.list).length}</span>
+                {PART_KINDS[kind].title}
+                <span className="ml-2 text-quiet">{partsOf(map, kind).length}</span>
               </span>
             </Link>
           </li>
@@ -58,8 +64,8 @@ function Kinds({ map, list }: { map: Schemas["Map"]; list: string }) {
   );
 }
 
-function Parts({ map, list }: { map: Schemas["Map"]; list: string }) {
-  const kind = LISTS.find((k) => k.list === list);
+function Parts({ map, list }: { map: Schemas["Map"]; list: PartList }) {
+  const kind = PART_KINDS[list];
   const [params] = useSearchParams();
   const newKey = `${map.id}/${list}/+`;
   const [editing, open] = useEditing(newKey);
@@ -67,8 +73,7 @@ function Parts({ map, list }: { map: Schemas["Map"]; list: string }) {
   const parts = useMemo(() => partsOf(map, list), [map, list]);
   const prepared = useMemo(() => prepare(parts), [parts]);
   const found = useMemo(() => find(prepared, typed, typed ? SHOWN : parts.length), [prepared, typed, parts]);
-  useCommand({ title: `Add a ${kind?.one ?? "part"}`, key: "a", run: () => open("new") });
-  if (!kind) return <p className="mt-4">There is no such kind of part.</p>;
+  useCommand({ title: `Add a ${kind.one}`, key: "a", run: () => open("new") });
   // What is edited is always there, wherever it stands in the list.
   const edited = editing && editing !== "new" ? parts.find((part) => part.id === editing.id) : undefined;
   const first = found.slice(0, SHOWN);
@@ -154,7 +159,7 @@ function Parts({ map, list }: { map: Schemas["Map"]; list: string }) {
 }
 
 /** What a new part is called, from which its id is made. */
-function nameOf(list: string, value: Part): string {
+function nameOf(list: PartList, value: Part): string {
   return list === "reactions"
     ? `${textOf(value, "from")}-${textOf(value, "technique")}`
     : textOf(value, "title");
@@ -168,19 +173,19 @@ export function NewPart({
   onDone,
 }: {
   map: Schemas["Map"];
-  list: string;
+  list: PartList;
   draftKey: string;
   initial: Part;
   onDone: (id?: string) => void;
 }) {
-  const kind = LISTS.find((k) => k.list === list);
+  const kind = PART_KINDS[list];
   return (
     <PartForm
       map={map}
       draftKey={draftKey}
-      fields={FIELDS[list] ?? []}
+      fields={FIELDS[list]}
       initial={initial}
-      summary={(value) => `Added “${textOf(value, "title") || (kind?.one ?? "a part")}”`}
+      summary={(value) => `Added “${textOf(value, "title") || kind.one}”`}
       toInput={(value) => ({ list, id: freeId(nameOf(list, value), takenIds(map, list)), part: value })}
       watch={typeof initial.from === "string" ? initial.from : undefined}
       onDone={(saved) => onDone(saved?.id)}
@@ -197,13 +202,13 @@ export function EditPart({
   onDone,
 }: {
   map: Schemas["Map"];
-  list: string;
+  list: PartList;
   id: string;
   copy?: boolean;
   onDone: () => void;
 }) {
   const part = usePart(map, list, id);
-  const kind = LISTS.find((k) => k.list === list);
+  const kind = PART_KINDS[list];
   const title = partsOf(map, list).find((p) => p.id === id)?.title ?? id;
   if (part.isError) return <Failed problem={problemOf(part.error)} retry={() => void part.refetch()} />;
   if (!part.data) return <p className="text-quiet">Opening …</p>;
@@ -226,12 +231,12 @@ export function EditPart({
       key={`${list}/${id}`}
       map={map}
       draftKey={`${map.id}/${list}/${id}`}
-      fields={FIELDS[list] ?? []}
+      fields={FIELDS[list]}
       initial={part.data}
       summary={() => `Changed “${title}”`}
       toInput={(value) => ({ list, id, part: value })}
       watch={watch}
-      remove={{ title: `Take this ${kind?.one ?? "part"} out`, list, id }}
+      remove={{ title: `Take this ${kind.one} out`, list, id }}
       onDone={() => onDone()}
     />
   );

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { cleaned } from "./cleaned";
-import { freeId } from "./parts";
+import { freeId } from "../../model/ids";
 
 describe("a part ready to be sent", () => {
   it("leaves out what was left empty, and trims", () => {

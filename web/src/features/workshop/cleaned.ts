@@ -1,27 +1,30 @@
 import { isGroup, needsIn, partsIn, withParts, type Group } from "./needs";
-import { freeId, type Part } from "./parts";
+import { freeId } from "../../model/ids";
+import type { Part } from "./parts";
 
 /**
- * A part ready to be sent: what was left empty is left out, and rows that need an id get one from what they say. Rows in
- * which nothing was written are dropped.
+ * A part ready to be sent: what was left empty is left out, and rows that need an id get one from what they say, which is
+ * none of those retired. Rows in which nothing was written are dropped.
  */
-export function cleaned(part: Part): Part {
+export function cleaned(part: Part, retired: string[] = []): Part {
   return Object.fromEntries(
     Object.entries(part)
-      .map(([name, value]) => [name, clean(name, value)] as const)
+      .map(([name, value]) => [name, clean(name, value, retired)] as const)
       .filter(([, value]) => !isEmpty(value)),
   );
 }
 
 const NEEDS_ID = new Set(["responses", "stances"]);
 
-function clean(name: string, value: unknown): unknown {
+function clean(name: string, value: unknown, retired: string[]): unknown {
   if (typeof value === "string") return value.trim();
   if (isGroup(value)) return cleanedNeeds(value);
   if (!Array.isArray(value) || !value.some((entry) => typeof entry === "object")) return value;
-  const rows = (value as Part[]).map(cleaned).filter((row) => Object.keys(row).some((key) => key !== "id"));
+  const rows = (value as Part[])
+    .map((row) => cleaned(row))
+    .filter((row) => Object.keys(row).some((key) => key !== "id"));
   if (!NEEDS_ID.has(name)) return rows;
-  const taken = rows.flatMap((row) => (typeof row.id === "string" ? [row.id] : []));
+  const taken = [...retired, ...rows.flatMap((row) => (typeof row.id === "string" ? [row.id] : []))];
   return rows.map((row) => {
     if (row.id) return name === "responses" ? { often: "sometimes", ...row } : row;
     const id = freeId(words(row), taken);

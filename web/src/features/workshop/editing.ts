@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { useAddress, type Written } from "../../ui/address";
 import { hasDraft } from "../../ui/draft";
+import type { PartList } from "../../model/partKinds";
 import { BLANK } from "./fields";
 import type { Part } from "./parts";
 
@@ -26,9 +27,9 @@ export function editingNames(editing: Editing): Written {
 }
 
 /** What a new part of the list begins as; one that lies somewhere may come with its place in the address. */
-export function beginning(list: string, params: URLSearchParams): Part {
+export function beginning(list: PartList, params: URLSearchParams): Part {
   const at = params.get("at");
-  const blank = BLANK[list] ?? { title: "" };
+  const blank = BLANK[list];
   if (list === "holds" && at) return { ...blank, at: [at] };
   if (list !== "situations") return blank;
   const family = params.get("family");

@@ -1,4 +1,5 @@
 import { KIND_LABEL, SEGMENT_LABEL, SEGMENTS, STAGE_LABEL, STAGES } from "../../labels";
+import type { PartList } from "../../model/partKinds";
 
 /** How one field of a part is edited. */
 export type Field = {
@@ -12,11 +13,11 @@ export type Field = {
   | { kind: "number"; least: number; most: number; unit?: string; optional?: boolean }
   | { kind: "choice"; options: Option[]; none?: string }
   | { kind: "yes"; usual: boolean }
-  | { kind: "ref"; lists: string[]; none?: string; makes?: string }
+  | { kind: "ref"; lists: PartList[]; none?: string; makes?: PartList }
   | {
       kind: "refs";
-      list: string;
-      makes?: string;
+      list: PartList;
+      makes?: PartList;
       /** Their order means nothing. */
       unordered?: boolean;
       /** The field of the whole part that names situations; reactions taught there are offered first. */
@@ -119,7 +120,7 @@ const NEED_FIELDS: Field[] = [
 ];
 
 /** The fields of each list's parts, in the order in which an instructor thinks of them. */
-export const FIELDS: Record<string, Field[]> = {
+export const FIELDS: Record<PartList, Field[]> = {
   situations: [
     TITLE,
     {
@@ -321,24 +322,8 @@ export const FIELDS: Record<string, Field[]> = {
   ],
 };
 
-/** What a list is called, and one of it. */
-export const LISTS: { list: string; title: string; one: string }[] = [
-  { list: "situations", title: "Situations", one: "situation" },
-  { list: "reactions", title: "Reactions and responses", one: "reaction" },
-  { list: "techniques", title: "Techniques", one: "technique" },
-  { list: "movements", title: "Movements", one: "movement" },
-  { list: "facts", title: "Facts", one: "fact" },
-  { list: "holds", title: "Pins and finishes", one: "pin or finish" },
-  { list: "principles", title: "Principles", one: "principle" },
-  { list: "matchups", title: "Matchups", one: "matchup" },
-  { list: "aims", title: "Aims", one: "aim" },
-  { list: "rules", title: "Rate rules", one: "rate rule" },
-  { list: "outcomes", title: "Outcomes", one: "outcome" },
-  { list: "families", title: "Families", one: "family" },
-];
-
 /** What a new part begins as. */
-export const BLANK: Record<string, Record<string, unknown>> = {
+export const BLANK: Record<PartList, Record<string, unknown>> = {
   situations: { title: "", stage: "joined", entry: 0 },
   reactions: { works: "sometimes", seconds: 2, responses: [] },
   techniques: { title: "", level: "novice", children: true },
@@ -357,6 +342,9 @@ export const BLANK: Record<string, Record<string, unknown>> = {
     reason: "",
     source: "the house’s own estimate",
   },
+  movements: { title: "" },
+  facts: { title: "" },
+  families: { title: "" },
 };
 
 const NAMES = new Map<string, string>();

@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { api, unwrap, type Schemas } from "../../api/client";
+import type { PartList } from "../../model/partKinds";
 import { useSettled } from "../../ui/settled";
 import { useSetting } from "../odds";
 
@@ -7,7 +8,7 @@ import { useSetting } from "../odds";
 export type Part = Record<string, unknown>;
 
 export interface PartInput {
-  list: string;
+  list: PartList;
   id: string;
   part: Part;
 }
@@ -18,74 +19,8 @@ export function textOf(part: Part, field: string): string {
   return typeof value === "string" ? value.trim() : "";
 }
 
-/** An id close to the words that none of those taken has; the server makes ids by the same rule. */
-export function freeId(words: string, taken: Iterable<string>): string {
-  const stem =
-    words
-      .normalize("NFD")
-      .toLowerCase()
-      .replace(/\p{M}/gu, "")
-      .replace(/[^a-z0-9]+/g, "-")
-      .replace(/^-+|-+$/g, "")
-      .slice(0, 48)
-      .replace(/-+$/, "") || "part";
-  const used = new Set(taken);
-  let candidate = stem;
-  for (let n = 2; used.has(candidate); n++) candidate = `${stem}-${n}`;
-  return candidate;
-}
-
-/** Ids that a new part of the list may not have. */
-export function takenIds(map: Schemas["Map"], list: string): string[] {
-  const ids = (parts: { id: string }[]) => parts.map((p) => p.id);
-  // Landings name situations and outcomes alike.
-  if (list === "situations" || list === "outcomes") return [...ids(map.situations), ...ids(map.outcomes)];
-  return ids(partsOf(map, list));
-}
-
-/** The parts of a list with what they are called. */
-export function partsOf(map: Schemas["Map"], list: string): { id: string; title: string; detail?: string }[] {
-  switch (list) {
-    case "reactions": {
-      const techniques = new Map(map.techniques.map((t) => [t.id, t.title]));
-      const situations = new Map(map.situations.map((s) => [s.id, s.title]));
-      return map.reactions.map((r) => ({
-        id: r.id,
-        title: techniques.get(r.technique) ?? r.technique,
-        detail: `in ${situations.get(r.from) ?? r.from}`,
-      }));
-    }
-    case "situations": {
-      const families = new Map(map.families.map((f) => [f.id, f.title]));
-      return map.situations.map((s) => ({ id: s.id, title: s.title, detail: families.get(s.family) }));
-    }
-    case "families":
-      return map.families;
-    case "facts":
-      return map.facts;
-    case "principles":
-      return map.principles;
-    case "movements":
-      return map.movements;
-    case "techniques":
-      return map.techniques;
-    case "outcomes":
-      return map.outcomes;
-    case "aims":
-      return map.aims;
-    case "matchups":
-      return map.matchups;
-    case "holds":
-      return map.holds.map((h) => ({ id: h.id, title: h.title, detail: h.kind }));
-    case "rules":
-      return map.rules;
-    default:
-      return [];
-  }
-}
-
 /** A part as it stands in the open format, to be edited. */
-export function usePart(map: Schemas["Map"], list: string, id: string | undefined) {
+export function usePart(map: Schemas["Map"], list: PartList, id: string | undefined) {
   return useQuery({
     // What is being edited does not change under the hands when the map does; saving finds out.
     queryKey: ["part", map.id, list, id],
@@ -112,7 +47,7 @@ export function putParts(mapId: string, revision: number, summary: string, parts
   );
 }
 
-export function removePart(mapId: string, revision: number, list: string, part: string, redirect?: string) {
+export function removePart(mapId: string, revision: number, list: PartList, part: string, redirect?: string) {
   return unwrap(
     api.DELETE("/api/maps/{mapId}/parts/{list}/{part}", {
       params: { path: { mapId, list, part }, query: { revision, redirect } },
@@ -121,7 +56,7 @@ export function removePart(mapId: string, revision: number, list: string, part: 
 }
 
 /** What would hang if a part were taken out. */
-export function useUses(map: Schemas["Map"], list: string, id: string, wanted: boolean) {
+export function useUses(map: Schemas["Map"], list: PartList, id: string, wanted: boolean) {
   return useQuery({
     queryKey: ["uses", map.id, map.revision, list, id],
     enabled: wanted,

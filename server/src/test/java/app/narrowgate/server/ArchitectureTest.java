@@ -55,7 +55,9 @@ class ArchitectureTest {
         MAY_KNOW.put("problem", Set.of());
         MAY_KNOW.put("config", Set.of("problem"));
         MAY_KNOW.put("account", Set.of("problem"));
-        MAY_KNOW.put("map", Set.of("account", "problem"));
+        MAY_KNOW.put("revision", Set.of("account", "problem"));
+        MAY_KNOW.put("map", Set.of("revision", "account", "problem"));
+        MAY_KNOW.put("history", Set.of("map", "revision", "account", "problem"));
         MAY_KNOW.put("odds", Set.of("map", "config", "problem"));
         MAY_KNOW.put("exchange", Set.of("map", "account", "problem"));
         MAY_KNOW.put("finish", Set.of("map", "problem"));

@@ -80,6 +80,13 @@ public final class TestClient {
         return send(HttpRequest.newBuilder().POST(BodyPublishers.ofString(body)), path);
     }
 
+    /** Puts one part into a map, in the open format. */
+    public Answer putPart(String map, int revision, String list, String id, Object part) {
+        return post(map + "/parts", """
+                {"revision":%d,"summary":"Put a part","parts":[{"list":"%s","id":"%s","part":%s}]}"""
+                .formatted(revision, list, id, part));
+    }
+
     public Answer put(String path, String body) {
         return send(HttpRequest.newBuilder().PUT(BodyPublishers.ofString(body)), path);
     }

@@ -9,7 +9,7 @@ import java.util.Map;
 /**
  * What an instructor is after: the worth in [0,1] of each kind of place. A kind that is missing is worth 0.
  */
-public record Aim(Id id, String title, Map<PlaceKind, Double> worth) {
+public record Aim(Id id, String title, Map<PlaceKind, Double> worth) implements Part {
     public Aim {
         Text.TITLE.require("An aim's title", title);
         EnumMap<PlaceKind, Double> ordered = new EnumMap<>(PlaceKind.class);

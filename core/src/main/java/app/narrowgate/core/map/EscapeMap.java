@@ -2,24 +2,21 @@ package app.narrowgate.core.map;
 
 import app.narrowgate.core.check.Text;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
+import java.util.Optional;
 
 /**
  * A whole map. The value itself holds anything; whether its parts fit together is what {@link MapRules} tells.
  *
  * @param title the map's name
- * @param rules the table by which matchups shift rates; where it is empty {@link RateRule#USUAL} holds
- * @param holds what the pins and finishes on the map need
- * @param house the matchup and the thinking time that hold where nothing else is asked for
  * @param about what a reader should know before trusting its figures; may be empty
+ * @param house the matchup and the thinking time that hold where nothing else is asked for
+ * @param parts the parts of each kind, in the map's order; a kind that is missing has none
  */
-public record EscapeMap(String title, String about, House house, List<Family> families, List<Fact> facts, List<Principle> principles,
-        List<Movement> movements, List<Technique> techniques, List<Situation> situations, List<Outcome> outcomes,
-        List<Reaction> reactions, List<Aim> aims, List<Matchup> matchups,
-        List<RateRule> rules, List<Hold> holds) {
+public record EscapeMap(String title, String about, House house, Map<PartKind<?>, List<?>> parts) {
 
     /** Room for the note about a map. */
     public static final Text ABOUT = new Text(0, 1000);
@@ -27,127 +24,197 @@ public record EscapeMap(String title, String about, House house, List<Family> fa
     public EscapeMap {
         Text.TITLE.require("The map's title", title);
         ABOUT.require("The note about the map", about);
-        families = List.copyOf(families);
-        facts = List.copyOf(facts);
-        principles = List.copyOf(principles);
-        movements = List.copyOf(movements);
-        techniques = List.copyOf(techniques);
-        situations = List.copyOf(situations);
-        outcomes = List.copyOf(outcomes);
-        reactions = List.copyOf(reactions);
-        aims = List.copyOf(aims);
-        matchups = List.copyOf(matchups);
-        rules = List.copyOf(rules);
-        holds = List.copyOf(holds);
+        Map<PartKind<?>, List<?>> all = new LinkedHashMap<>();
+        for (PartKind<?> kind : PartKind.ALL) {
+            all.put(kind, kind.cast(parts.getOrDefault(kind, List.of())));
+        }
+        parts = Collections.unmodifiableMap(all);
     }
 
     /** A map without parts. */
     public static EscapeMap empty(String title) {
-        return new EscapeMap(title, "", House.USUAL, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
-                List.of(), List.of(), List.of(), List.of(), List.of());
+        return new EscapeMap(title, "", House.USUAL, Map.of());
+    }
+
+    /** The parts of a kind, in the map's order. */
+    @SuppressWarnings("unchecked") // The constructor lets only the kind's own type in.
+    public <T extends Part> List<T> parts(PartKind<T> kind) {
+        return (List<T>) parts.get(kind);
+    }
+
+    /** Groups of situations. */
+    public List<Family> families() {
+        return parts(PartKind.FAMILIES);
+    }
+
+    /** What can be so or not so at a place. */
+    public List<Fact> facts() {
+        return parts(PartKind.FACTS);
+    }
+
+    /** What coaches disagree on. */
+    public List<Principle> principles() {
+        return parts(PartKind.PRINCIPLES);
+    }
+
+    /** Body skills that techniques share. */
+    public List<Movement> movements() {
+        return parts(PartKind.MOVEMENTS);
+    }
+
+    /** What is taught. */
+    public List<Technique> techniques() {
+        return parts(PartKind.TECHNIQUES);
+    }
+
+    /** Where one can be. */
+    public List<Situation> situations() {
+        return parts(PartKind.SITUATIONS);
+    }
+
+    /** Where an exchange ends. */
+    public List<Outcome> outcomes() {
+        return parts(PartKind.OUTCOMES);
+    }
+
+    /** What is done where, with what they do about it. */
+    public List<Reaction> reactions() {
+        return parts(PartKind.REACTIONS);
+    }
+
+    /** What the places can be worth. */
+    public List<Aim> aims() {
+        return parts(PartKind.AIMS);
+    }
+
+    /** Saved pairs. */
+    public List<Matchup> matchups() {
+        return parts(PartKind.MATCHUPS);
+    }
+
+    /** The table by which matchups shift rates; where it is empty {@link RateRule#USUAL} holds. */
+    public List<RateRule> rules() {
+        return parts(PartKind.RULES);
+    }
+
+    /** What the pins and finishes on the map need. */
+    public List<Hold> holds() {
+        return parts(PartKind.HOLDS);
     }
 
     /** The same map under another title. */
     public EscapeMap titled(String other) {
-        return new EscapeMap(other, about, house, families, facts, principles, movements, techniques, situations, outcomes,
-                reactions, aims, matchups, rules, holds);
+        return new EscapeMap(other, about, house, parts);
     }
 
     /** The same map with another note about it. */
     public EscapeMap about(String other) {
-        return new EscapeMap(title, other, house, families, facts, principles, movements, techniques, situations, outcomes,
-                reactions, aims, matchups, rules, holds);
-    }
-
-    /** The same map with {@code part} in the place of the one with its id, or at the end. */
-    public EscapeMap with(Reaction part) {
-        return withReactions(Parts.put(reactions, part, Reaction::id));
-    }
-
-    /** The same map with {@code part} in the place of the one with its id, or at the end. */
-    public EscapeMap with(Technique part) {
-        return new EscapeMap(title, about, house, families, facts, principles, movements,
-                Parts.put(techniques, part, Technique::id), situations, outcomes, reactions, aims, matchups, rules, holds);
-    }
-
-    /** The same map with {@code part} in the place of the one with its id, or at the end. */
-    public EscapeMap with(Situation part) {
-        return new EscapeMap(title, about, house, families, facts, principles, movements, techniques,
-                Parts.put(situations, part, Situation::id), outcomes, reactions, aims, matchups, rules, holds);
-    }
-
-    /** The same map with {@code part} in the place of the one with its id, or at the end. */
-    public EscapeMap with(Principle part) {
-        return new EscapeMap(title, about, house, families, facts, Parts.put(principles, part, Principle::id), movements,
-                techniques, situations, outcomes, reactions, aims, matchups, rules, holds);
-    }
-
-    /** The same map with {@code rule} in the place of the one with its id; the table in force becomes its own. */
-    public EscapeMap with(RateRule rule) {
-        return new EscapeMap(title, about, house, families, facts, principles, movements, techniques, situations, outcomes,
-                reactions, aims, matchups, Parts.put(rulesInForce(), rule, RateRule::id), holds);
-    }
-
-    /** The same map with {@code matchup} in the place of the one with its id, or at the end. */
-    public EscapeMap with(Matchup matchup) {
-        return new EscapeMap(title, about, house, families, facts, principles, movements, techniques, situations, outcomes,
-                reactions, aims, Parts.put(matchups, matchup, Matchup::id), rules, holds);
+        return new EscapeMap(title, other, house, parts);
     }
 
     /** The same map of a house that takes other things for granted. */
     public EscapeMap of(House other) {
-        return new EscapeMap(title, about, other, families, facts, principles, movements, techniques, situations, outcomes,
-                reactions, aims, matchups, rules, holds);
+        return new EscapeMap(title, about, other, parts);
+    }
+
+    /** The same map with other parts of one kind. */
+    public <T extends Part> EscapeMap with(PartKind<T> kind, List<T> others) {
+        Map<PartKind<?>, List<?>> changed = new LinkedHashMap<>(parts);
+        changed.put(kind, others);
+        return new EscapeMap(title, about, house, changed);
+    }
+
+    /**
+     * The same map with {@code part} in the place of the one of its kind with its id, or at the end. A map that lives on the
+     * usual rate rules gets them as its own before one is changed.
+     */
+    public <T extends Part> EscapeMap with(T part) {
+        PartKind<T> kind = PartKind.of(part);
+        return with(kind, Entries.put(partsInForce(kind), part, Part::id));
+    }
+
+    /** The parts of a kind that hold: the map's own, or for rate rules the usual ones where it has none. */
+    @SuppressWarnings("unchecked")
+    public <T extends Part> List<T> partsInForce(PartKind<T> kind) {
+        return kind == (PartKind<?>) PartKind.RULES ? (List<T>) rulesInForce() : parts(kind);
+    }
+
+    /** Everything that names a part, in the map's order. Time linear in the map. */
+    public List<PartUse> uses(PartKind<?> kind, Id id) {
+        List<PartUse> uses = new ArrayList<>();
+        PartKind.ALL.forEach(other -> addUses(other, kind, id, uses));
+        return uses;
+    }
+
+    private <T extends Part> void addUses(PartKind<T> kind, PartKind<?> named, Id id, List<PartUse> uses) {
+        for (T part : parts(kind)) {
+            kind.references().stream().filter(reference -> named.isNamedBy(reference) && reference.names(part, id))
+                    .forEach(reference -> uses.add(new PartUse(kind, part.id(), reference.field())));
+        }
+    }
+
+    /** The same map without a part. What it leaves open stays open; what cannot be without it goes with it. */
+    public EscapeMap without(PartKind<?> kind, Id id) {
+        return without(kind, id, Optional.empty());
+    }
+
+    /**
+     * The same map without a part. Time linear in the map, for the part and for each that goes with it.
+     *
+     * @param instead what takes its place wherever it is named; empty to let those references go: landings stay
+     *     unanswered, needs and facts are dropped, and what cannot be without it, such as the reactions of a situation,
+     *     goes with it
+     */
+    public EscapeMap without(PartKind<?> kind, Id id, Optional<Id> instead) {
+        Map<PartKind<?>, List<?>> kept = new LinkedHashMap<>();
+        List<PartUse> going = new ArrayList<>();
+        PartKind.ALL.forEach(other -> kept.put(other, kept(other, kind, id, instead, going)));
+        House left = kind == PartKind.MATCHUPS && house.matchup().equals(Optional.of(id))
+                ? new House(instead, house.thinking()) : house;
+        EscapeMap map = new EscapeMap(title, about, left, kept);
+        for (PartUse part : going) {
+            map = map.without(part.kind(), part.id());
+        }
+        return map;
+    }
+
+    private <T extends Part> List<T> kept(PartKind<T> kind, PartKind<?> gone, Id id, Optional<Id> instead,
+            List<PartUse> going) {
+        List<T> kept = new ArrayList<>();
+        for (T part : parts(kind)) {
+            if (kind == gone && part.id().equals(id)) {
+                continue;
+            }
+            Optional<T> changed = Optional.of(part);
+            for (Reference<T> reference : kind.references()) {
+                if (changed.isPresent() && gone.isNamedBy(reference) && reference.names(changed.get(), id)) {
+                    changed = reference.writer().write(changed.get(),
+                            named -> named.equals(id) ? instead : Optional.of(named));
+                }
+            }
+            if (changed.isEmpty()) {
+                going.add(new PartUse(kind, part.id(), ""));
+            }
+            kept.add(changed.orElse(part));
+        }
+        return kept;
     }
 
     /** The pair that holds where nobody names one. */
     public Matchup houseMatchup() {
-        return house.matchup().flatMap(id -> matchups.stream().filter(m -> m.id().equals(id)).findFirst())
-                .or(() -> matchups.stream().findFirst()).orElse(Matchup.EVEN);
+        return house.matchup().flatMap(id -> matchups().stream().filter(m -> m.id().equals(id)).findFirst())
+                .or(() -> matchups().stream().findFirst()).orElse(Matchup.EVEN);
     }
 
     /** Principle to the stance the house has taken; one that goes by its condition is missing. */
     public Map<Id, Id> houseStances() {
         Map<Id, Id> stances = new LinkedHashMap<>();
-        principles.forEach(p -> p.house().ifPresent(stance -> stances.put(p.id(), stance)));
+        principles().forEach(p -> p.house().ifPresent(stance -> stances.put(p.id(), stance)));
         return stances;
     }
 
     /** The map's own table of rate rules, or the usual one. */
     public List<RateRule> rulesInForce() {
-        return rules.isEmpty() ? RateRule.USUAL : rules;
-    }
-
-    /** The same map without that reaction; no need of a hold is denied by it any more. */
-    public EscapeMap withoutReaction(Id id) {
-        List<Reaction> kept = new ArrayList<>(reactions);
-        kept.removeIf(r -> r.id().equals(id));
-        return new EscapeMap(title, about, house, families, facts, principles, movements, techniques, situations, outcomes,
-                kept, aims, matchups, rules, holds.stream().map(hold -> hold.withoutDenial(id)).toList());
-    }
-
-    /** The same map with other reactions. */
-    public EscapeMap withReactions(List<Reaction> others) {
-        return new EscapeMap(title, about, house, families, facts, principles, movements, techniques, situations, outcomes,
-                others, aims, matchups, rules, holds);
-    }
-
-    /**
-     * An id close to {@code words} that none of {@code taken} has: the words in lower case with hyphens, cut to 48
-     * characters, with a number behind it where needed.
-     */
-    public static <T> Id freeId(String words, List<T> taken, Function<T, Id> idOf) {
-        String plain = java.text.Normalizer.normalize(words, java.text.Normalizer.Form.NFD)
-                .toLowerCase(java.util.Locale.ROOT)
-                .replaceAll("\\p{M}", "")
-                .replaceAll("[^a-z0-9]+", "-")
-                .replaceAll("^-+|-+$", "");
-        String stem = plain.isEmpty() ? "part" : plain.substring(0, Math.min(48, plain.length())).replaceAll("-+$", "");
-        var used = taken.stream().map(idOf).map(Id::value).collect(java.util.stream.Collectors.toSet());
-        String candidate = stem;
-        for (int n = 2; used.contains(candidate); n++) {
-            candidate = stem + "-" + n;
-        }
-        return Id.of(candidate);
+        return rules().isEmpty() ? RateRule.USUAL : rules();
     }
 }

@@ -10,14 +10,19 @@ import java.util.List;
  * @param at the situations in which it is on or on its way, from early to late
  * @param requirement everything it needs, as a tree
  */
-public record Hold(Id id, String title, Kind kind, List<Id> at, Requirement requirement) {
+public record Hold(Id id, String title, Kind kind, List<Id> at, Requirement requirement) implements Part {
 
     /** Pins hold, finishes end. */
     public enum Kind implements Coded { PIN, FINISH }
 
-    /** The same hold, not denied by that reaction any more. */
-    public Hold withoutDenial(Id reaction) {
-        return new Hold(id, title, kind, at, requirement.withoutDenial(reaction));
+    /** The same hold in other situations. */
+    Hold withAt(List<Id> situations) {
+        return new Hold(id, title, kind, situations, requirement);
+    }
+
+    /** The same hold with other needs. */
+    Hold withRequirement(Requirement other) {
+        return new Hold(id, title, kind, at, other);
     }
 
     public Hold {

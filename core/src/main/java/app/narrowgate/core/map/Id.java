@@ -1,7 +1,10 @@
 package app.narrowgate.core.map;
 
 import app.narrowgate.core.check.RefusedException;
+import java.text.Normalizer;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 
 /**
@@ -12,6 +15,7 @@ import java.util.regex.Pattern;
  */
 public record Id(String value) implements Comparable<Id> {
 
+    private static final int LONGEST_MADE = 48;
     private static final Pattern FORM = Pattern.compile("[a-z0-9][a-z0-9-]{0,63}");
 
     public Id {
@@ -23,6 +27,24 @@ public record Id(String value) implements Comparable<Id> {
     /** The id written as {@code value}. */
     public static Id of(String value) {
         return new Id(value);
+    }
+
+    /**
+     * An id close to {@code words} that is not taken: the words in lower case with hyphens, cut to {@value #LONGEST_MADE}
+     * characters, with a number behind it where needed.
+     */
+    public static Id free(String words, Predicate<Id> taken) {
+        String plain = Normalizer.normalize(words, Normalizer.Form.NFD).toLowerCase(Locale.ROOT)
+                .replaceAll("\\p{M}", "")
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^-+|-+$", "");
+        String stem = plain.isEmpty() ? "part"
+                : plain.substring(0, Math.min(LONGEST_MADE, plain.length())).replaceAll("-+$", "");
+        Id candidate = of(stem);
+        for (int n = 2; taken.test(candidate); n++) {
+            candidate = of(stem + "-" + n);
+        }
+        return candidate;
     }
 
     /** What is wrong with {@code value} as an id; empty when nothing is. */

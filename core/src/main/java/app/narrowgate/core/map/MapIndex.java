@@ -11,24 +11,16 @@ import java.util.Optional;
 public final class MapIndex {
 
     private final EscapeMap map;
-    private final Map<Id, Situation> situations;
-    private final Map<Id, Outcome> outcomes;
-    private final Map<Id, Reaction> reactions;
-    private final Map<Id, Technique> techniques;
-    private final Map<Id, Fact> facts;
-    private final Map<Id, Aim> aims;
-    private final Map<Id, Matchup> matchups;
+    private final Map<PartKind<?>, Map<Id, Part>> byKind = new LinkedHashMap<>();
     private final Map<Id, List<Reaction>> reactionsFrom = new LinkedHashMap<>();
 
     private MapIndex(EscapeMap map) {
         this.map = map;
-        situations = Parts.byId(map.situations(), Situation::id);
-        outcomes = Parts.byId(map.outcomes(), Outcome::id);
-        reactions = Parts.byId(map.reactions(), Reaction::id);
-        techniques = Parts.byId(map.techniques(), Technique::id);
-        facts = Parts.byId(map.facts(), Fact::id);
-        aims = Parts.byId(map.aims(), Aim::id);
-        matchups = Parts.byId(map.matchups(), Matchup::id);
+        for (PartKind<?> kind : PartKind.ALL) {
+            Map<Id, Part> byId = new LinkedHashMap<>();
+            map.parts(kind).forEach(part -> byId.putIfAbsent(part.id(), part));
+            byKind.put(kind, byId);
+        }
         map.reactions().forEach(r -> reactionsFrom.computeIfAbsent(r.from(), id -> new ArrayList<>()).add(r));
     }
 
@@ -42,44 +34,55 @@ public final class MapIndex {
         return map;
     }
 
+    /** The part of that kind and id, if there is one; of two with one id the first. */
+    @SuppressWarnings("unchecked") // Filled from the map, kind by kind.
+    public <T extends Part> Optional<T> part(PartKind<T> kind, Id id) {
+        return Optional.ofNullable((T) byKind.get(kind).get(id));
+    }
+
+    /** What a part goes by; its id where there is none. */
+    public <T extends Part> String title(PartKind<T> kind, Id id) {
+        return part(kind, id).map(part -> kind.title(part, this)).orElse(id.value());
+    }
+
     /** The situation of that id, if there is one. */
     public Optional<Situation> situation(Id id) {
-        return Optional.ofNullable(situations.get(id));
+        return part(PartKind.SITUATIONS, id);
     }
 
     /** The outcome of that id, if there is one. */
     public Optional<Outcome> outcome(Id id) {
-        return Optional.ofNullable(outcomes.get(id));
+        return part(PartKind.OUTCOMES, id);
     }
 
     /** The reaction of that id, if there is one. */
     public Optional<Reaction> reaction(Id id) {
-        return Optional.ofNullable(reactions.get(id));
+        return part(PartKind.REACTIONS, id);
     }
 
     /** The technique of that id, if there is one. */
     public Optional<Technique> technique(Id id) {
-        return Optional.ofNullable(techniques.get(id));
+        return part(PartKind.TECHNIQUES, id);
     }
 
     /** The fact of that id, if there is one. */
     public Optional<Fact> fact(Id id) {
-        return Optional.ofNullable(facts.get(id));
+        return part(PartKind.FACTS, id);
     }
 
     /** The aim of that id, if there is one. */
     public Optional<Aim> aim(Id id) {
-        return Optional.ofNullable(aims.get(id));
+        return part(PartKind.AIMS, id);
     }
 
     /** The saved matchup of that id, if there is one. */
     public Optional<Matchup> matchup(Id id) {
-        return Optional.ofNullable(matchups.get(id));
+        return part(PartKind.MATCHUPS, id);
     }
 
     /** True when {@code id} names a situation or an outcome, so that something can lead there. */
     public boolean isPlace(Id id) {
-        return situations.containsKey(id) || outcomes.containsKey(id);
+        return situation(id).isPresent() || outcome(id).isPresent();
     }
 
     /**

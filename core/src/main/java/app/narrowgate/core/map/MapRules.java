@@ -5,9 +5,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 
 /**
  * Whether the parts of a map fit together: ids are unique, every id that is named exists, every place leads somewhere
@@ -19,17 +19,11 @@ public final class MapRules {
 
     private final EscapeMap map;
     private final MapIndex index;
-    private final Set<Id> families;
-    private final Set<Id> movements;
-    private final Map<Id, Principle> principles;
     private final List<Problem> problems = new ArrayList<>();
 
     private MapRules(EscapeMap map) {
         this.map = map;
         this.index = MapIndex.of(map);
-        this.families = Parts.byId(map.families(), Family::id).keySet();
-        this.movements = Parts.byId(map.movements(), Movement::id).keySet();
-        this.principles = Parts.byId(map.principles(), Principle::id);
     }
 
     /** Every problem of {@code map}, in its order; empty when the parts fit. Time linear in the map. */
@@ -40,31 +34,31 @@ public final class MapRules {
     }
 
     private void check() {
-        unique("families", map.families(), Family::id);
-        unique("facts", map.facts(), Fact::id);
-        unique("principles", map.principles(), Principle::id);
-        unique("movements", map.movements(), Movement::id);
-        unique("techniques", map.techniques(), Technique::id);
-        unique("situations", map.situations(), Situation::id);
-        unique("outcomes", map.outcomes(), Outcome::id);
-        unique("reactions", map.reactions(), Reaction::id);
-        unique("aims", map.aims(), Aim::id);
-        unique("matchups", map.matchups(), Matchup::id);
-        unique("rules", map.rules(), RateRule::id);
-        unique("holds", map.holds(), Hold::id);
+        PartKind.ALL.forEach(kind -> unique(kind.list(), map.parts(kind), Part::id));
         placesDiffer();
+        PartKind.ALL.forEach(this::references);
         each("principles", map.principles(), this::principle);
-        each("techniques", map.techniques(), this::technique);
-        each("situations", map.situations(), this::situation);
-        each("reactions", map.reactions(), this::reaction);
-        each("matchups", map.matchups(), (matchup, at) -> matchup.facts().keySet().forEach(
-                fact -> named(at + "/facts/" + fact, fact, id -> index.fact(id).isPresent(), "fact")));
+        each("techniques", map.techniques(), this::stance);
+        each("reactions", map.reactions(),
+                (reaction, at) -> unique(at.substring(1) + "/responses", reaction.responses(), Response::id));
         each("holds", map.holds(), this::hold);
         map.house().matchup().ifPresent(
                 matchup -> named("/house/matchup", matchup, id -> index.matchup(id).isPresent(), "matchup"));
         if (map.aims().isEmpty()) {
             problems.add(new Problem("/aims", "There is no aim; add at least one, or no odds can be computed."));
         }
+    }
+
+    /** Whatever a field names is there. */
+    private <T extends Part> void references(PartKind<T> kind) {
+        each(kind.list(), map.parts(kind), (part, at) -> kind.references().forEach(
+                reference -> reference.reader().apply(part).forEach(name -> reference(reference, name, at))));
+    }
+
+    private void reference(Reference<?> reference, Reference.Named name, String at) {
+        List<PartKind<?>> to = PartKind.ALL.stream().filter(kind -> kind.isNamedBy(reference)).toList();
+        named(at + name.at(), name.id(), id -> to.stream().anyMatch(kind -> index.part(kind, id).isPresent()),
+                to.stream().map(PartKind::noun).collect(Collectors.joining(" or ")));
     }
 
     private void placesDiffer() {
@@ -83,9 +77,6 @@ public final class MapRules {
     }
 
     private void hold(Hold hold, String at) {
-        for (int i = 0; i < hold.at().size(); i++) {
-            named(at + "/at/" + i, hold.at().get(i), id -> index.situation(id).isPresent(), "situation");
-        }
         if (hold.requirement().ways() > Requirement.MOST_WAYS) {
             problems.add(new Problem(at + "/needs", "This could be denied in more than %d ways; nest fewer “any of”."
                     .formatted(Requirement.MOST_WAYS)));
@@ -99,8 +90,6 @@ public final class MapRules {
             if (earlier != null) {
                 problems.add(new Problem(at + "/id", STANDS_TWICE.formatted(need.id(), earlier)));
             }
-            need.denied().forEach(reaction -> named(at + "/denied", reaction,
-                    id -> index.reaction(id).isPresent(), "reaction"));
         } else if (requirement instanceof Requirement.All all) {
             each(at.substring(1) + "/all", all.parts(), (part, here) -> requirement(part, here, seen));
         } else if (requirement instanceof Requirement.Any any) {
@@ -108,41 +97,11 @@ public final class MapRules {
         }
     }
 
-    private void technique(Technique technique, String at) {
-        for (int i = 0; i < technique.movements().size(); i++) {
-            named(at + "/movements/" + i, technique.movements().get(i), movements::contains, "movement");
-        }
-        technique.stance().ifPresent(ref -> {
-            named(at + "/stance", ref.principle(), principles::containsKey, "principle");
-            if (principles.containsKey(ref.principle())) {
-                named(at + "/stance", ref.stance(),
-                        id -> principles.get(ref.principle()).stances().stream().anyMatch(s -> s.id().equals(id)),
-                        "stance of “%s”".formatted(ref.principle()));
-            }
-        });
-    }
-
-    private void situation(Situation situation, String at) {
-        named(at + "/family", situation.family(), families::contains, "family");
-        situation.facts().keySet().forEach(
-                fact -> named(at + "/facts/" + fact, fact, id -> index.fact(id).isPresent(), "fact"));
-        situation.clock().ifPresent(
-                clock -> named(at + "/clock/becomes", clock.becomes(), index::isPlace, "situation or outcome"));
-    }
-
-    private void reaction(Reaction reaction, String at) {
-        named(at + "/from", reaction.from(), id -> index.situation(id).isPresent(), "situation");
-        named(at + "/technique", reaction.technique(), id -> index.technique(id).isPresent(), "technique");
-        reaction.needs().keySet().forEach(
-                fact -> named(at + "/needs/" + fact, fact, id -> index.fact(id).isPresent(), "fact"));
-        reaction.stuffed().ifPresent(
-                place -> named(at + "/stuffed", place, index::isPlace, "situation or outcome"));
-        unique(at.substring(1) + "/responses", reaction.responses(), Response::id);
-        for (int i = 0; i < reaction.responses().size(); i++) {
-            String here = at + "/responses/" + i + "/leads";
-            reaction.responses().get(i).leads().ifPresent(
-                    place -> named(here, place, index::isPlace, "situation or outcome"));
-        }
+    private void stance(Technique technique, String at) {
+        technique.stance().ifPresent(ref -> index.part(PartKind.PRINCIPLES, ref.principle()).ifPresent(
+                principle -> named(at + "/stance", ref.stance(),
+                        id -> principle.stances().stream().anyMatch(s -> s.id().equals(id)),
+                        "stance of “%s”".formatted(ref.principle()))));
     }
 
     private void named(String at, Id id, Predicate<Id> exists, String kind) {

@@ -23,7 +23,7 @@ import java.util.Set;
  * @param facts further facts that hold whatever the situation says nothing about
  */
 public record Matchup(Id id, String title, double weightGap, double heightGap, boolean jacket, Occasion setting,
-        AgeGroup age, Level level, Set<Injury> injuries, Map<Id, Boolean> facts) {
+        AgeGroup age, Level level, Set<Injury> injuries, Map<Id, Boolean> facts) implements Part {
 
     /** Weight gaps. */
     public static final Range WEIGHT_GAP = new Range(-150, 150, "kg");
@@ -40,6 +40,11 @@ public record Matchup(Id id, String title, double weightGap, double heightGap, b
         HEIGHT_GAP.require("The height gap", heightGap);
         injuries = Set.copyOf(injuries);
         facts = Collections.unmodifiableMap(new LinkedHashMap<>(facts));
+    }
+
+    /** The same pair with other facts. */
+    Matchup withFacts(Map<Id, Boolean> others) {
+        return new Matchup(id, title, weightGap, heightGap, jacket, setting, age, level, injuries, others);
     }
 
     /** The same pair with another weight gap. */

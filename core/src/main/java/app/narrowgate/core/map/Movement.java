@@ -10,7 +10,7 @@ import java.util.Set;
  * @param uses segments of which at least one must be free to do it; empty where none in particular
  * @param risks what it can hurt
  */
-public record Movement(Id id, String title, Set<Segment> uses, Set<Injury> risks) {
+public record Movement(Id id, String title, Set<Segment> uses, Set<Injury> risks) implements Part {
     public Movement {
         Text.TITLE.require("A movement's title", title);
         uses = Set.copyOf(uses);

@@ -10,7 +10,7 @@ import java.util.Optional;
  * @param condition what separates the stances on the mat; may be empty
  * @param house the stance this house has taken; empty where it goes by the condition
  */
-public record Principle(Id id, String title, String condition, List<Stance> stances, Optional<Id> house) {
+public record Principle(Id id, String title, String condition, List<Stance> stances, Optional<Id> house) implements Part {
     public Principle {
         Text.TITLE.require("A principle's title", title);
         Text.SENTENCE.require("A principle's condition", condition);

@@ -21,7 +21,7 @@ import java.util.Optional;
  * @param source where the figure comes from; the project's own estimates say so
  */
 public record RateRule(Id id, String title, Gauge gauge, double above, double most, Optional<Lean> target,
-        Effect effect, double amount, String reason, String source) {
+        Effect effect, double amount, String reason, String source) implements Part {
 
     /** Thresholds and caps. */
     public static final Range DOSE = new Range(0, 200, "");

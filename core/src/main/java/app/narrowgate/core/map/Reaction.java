@@ -20,7 +20,7 @@ import java.util.Optional;
  * @param responses the top player's answers; may be empty while none is known
  */
 public record Reaction(Id id, Id from, Id technique, Map<Id, Boolean> needs, double seconds, Likelihood works,
-        Optional<Id> stuffed, List<Response> responses) {
+        Optional<Id> stuffed, List<Response> responses) implements Part {
 
     /** Time a reaction may take. */
     public static final Range SECONDS = new Range(0, 120, "seconds");
@@ -42,6 +42,21 @@ public record Reaction(Id id, Id from, Id technique, Map<Id, Boolean> needs, dou
         return responses.stream().filter(r -> r.id().equals(responseId)).findFirst();
     }
 
+    /** The same reaction in another situation. */
+    Reaction withFrom(Id situation) {
+        return new Reaction(id, situation, technique, needs, seconds, works, stuffed, responses);
+    }
+
+    /** The same reaction by another technique. */
+    Reaction withTechnique(Id other) {
+        return new Reaction(id, from, other, needs, seconds, works, stuffed, responses);
+    }
+
+    /** The same reaction, landing elsewhere when it is stuffed. */
+    Reaction withStuffed(Optional<Id> place) {
+        return new Reaction(id, from, technique, needs, seconds, works, place, responses);
+    }
+
     /** The same reaction with other needs. */
     public Reaction withNeeds(Map<Id, Boolean> others) {
         return new Reaction(id, from, technique, others, seconds, works, stuffed, responses);
@@ -54,7 +69,7 @@ public record Reaction(Id id, Id from, Id technique, Map<Id, Boolean> needs, dou
 
     /** The same reaction with {@code response} put in the place of the one with its id, or at the end. */
     public Reaction withResponse(Response response) {
-        return withResponses(Parts.put(responses, response, Response::id));
+        return withResponses(Entries.put(responses, response, Response::id));
     }
 
     /** The same reaction without the response of that id. */

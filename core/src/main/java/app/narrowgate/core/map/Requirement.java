@@ -4,7 +4,6 @@ import app.narrowgate.core.check.Range;
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.check.Text;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 
@@ -69,19 +68,6 @@ public sealed interface Requirement {
             ways = Math.min(Integer.MAX_VALUE, this instanceof All ? ways + part.ways() : ways * part.ways());
         }
         return (int) ways;
-    }
-
-    /** The same tree, no need of which is denied by that reaction. */
-    default Requirement withoutDenial(Id reaction) {
-        if (this instanceof Need need) {
-            Set<Id> kept = new LinkedHashSet<>(need.denied());
-            kept.remove(reaction);
-            return new Need(need.id(), need.title(), need.work(), kept);
-        }
-        if (this instanceof All all) {
-            return new All(all.parts().stream().map(part -> part.withoutDenial(reaction)).toList());
-        }
-        return new Any(((Any) this).parts().stream().map(part -> part.withoutDenial(reaction)).toList());
     }
 
     private static void collect(Requirement requirement, List<Need> needs) {

@@ -18,6 +18,11 @@ public record Response(Id id, String cue, Likelihood often, Optional<Id> leads) 
 
     /** The same response, leading elsewhere. */
     public Response leadingTo(Id place) {
-        return new Response(id, cue, often, Optional.of(place));
+        return withLeads(Optional.of(place));
+    }
+
+    /** The same response, leading elsewhere or unanswered. */
+    Response withLeads(Optional<Id> place) {
+        return new Response(id, cue, often, place);
     }
 }

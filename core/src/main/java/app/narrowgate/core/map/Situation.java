@@ -19,7 +19,7 @@ import java.util.Optional;
  * @param rest the kind of resting place this is; empty for a place nobody stays in
  */
 public record Situation(Id id, String title, Id family, Stage stage, Map<Segment, String> held,
-        Map<Id, Boolean> facts, Optional<Clock> clock, double entry, Optional<PlaceKind> rest) {
+        Map<Id, Boolean> facts, Optional<Clock> clock, double entry, Optional<PlaceKind> rest) implements Part {
 
     /** Entry weights. */
     public static final Range ENTRY = new Range(0, 1000, "");
@@ -35,6 +35,21 @@ public record Situation(Id id, String title, Id family, Stage stage, Map<Segment
         if (rest.isPresent() && rest.get() == PlaceKind.TAP) {
             throw new RefusedException("A tap ends the round; nobody rests there. Make it an outcome.");
         }
+    }
+
+    /** The same situation in another family. */
+    Situation withFamily(Id other) {
+        return new Situation(id, title, other, stage, held, facts, clock, entry, rest);
+    }
+
+    /** The same situation with other facts. */
+    Situation withFacts(Map<Id, Boolean> others) {
+        return new Situation(id, title, family, stage, held, others, clock, entry, rest);
+    }
+
+    /** The same situation with another clock, or none. */
+    Situation withClock(Optional<Clock> other) {
+        return new Situation(id, title, family, stage, held, facts, other, entry, rest);
     }
 
     /** The same situation with another entry weight. */

@@ -24,7 +24,7 @@ import java.util.Set;
  */
 public record Technique(Id id, String title, List<Id> movements, List<String> checkpoints, List<Fault> faults,
         List<Question> questions, List<String> cautions, Optional<StanceRef> stance, Level level, boolean children,
-        Set<Injury> avoidWith, Set<Lean> leansOn) {
+        Set<Injury> avoidWith, Set<Lean> leansOn) implements Part {
 
     /** More than this many checkpoints cannot be kept in mind between two rounds. */
     public static final int MOST_CHECKPOINTS = 8;
@@ -50,6 +50,18 @@ public record Technique(Id id, String title, List<Id> movements, List<String> ch
     public static Technique named(Id id, String title) {
         return new Technique(id, title, List.of(), List.of(), List.of(), List.of(), List.of(), Optional.empty(),
                 Level.NOVICE, true, Set.of(), Set.of());
+    }
+
+    /** The same technique with other movements. */
+    Technique withMovements(List<Id> others) {
+        return new Technique(id, title, others, checkpoints, faults, questions, cautions, stance, level, children,
+                avoidWith, leansOn);
+    }
+
+    /** The same technique with another stance, or none. */
+    Technique withStance(Optional<StanceRef> other) {
+        return new Technique(id, title, movements, checkpoints, faults, questions, cautions, other, level, children,
+                avoidWith, leansOn);
     }
 
     /** The same technique with other cautions. */

@@ -4,6 +4,7 @@ import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.map.PartKind;
 import app.narrowgate.core.map.Principle;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Situation;
@@ -135,7 +136,7 @@ public final class Mends {
                     .with(needing(clash.other(), fact, clash.other().id().equals(wanted)));
         }
         return switch (mend) {
-            case LEAVE_OUT -> map.withoutReaction(finding.place());
+            case LEAVE_OUT -> map.without(PartKind.REACTIONS, finding.place());
             case WRITE_CAUTION -> map.with(withCaution(index, technique(index, finding.place())));
             case NOT_FOR_CHILDREN -> {
                 Reaction reaction = map.reactions().stream().filter(r -> r.id().equals(finding.place())).findFirst()

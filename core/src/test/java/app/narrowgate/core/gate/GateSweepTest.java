@@ -9,6 +9,7 @@ import app.narrowgate.core.fixture.RandomMaps;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.map.PartKind;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.odds.OddsSolver;
 import app.narrowgate.core.odds.Setting;
@@ -42,7 +43,7 @@ class GateSweepTest {
         MapIndex index = solved.index();
         NarrowGates gates = GateSweep.sweep(solved);
         for (NarrowGates.Gate gate : gates.gates()) {
-            MapIndex struck = MapIndex.of(index.map().withoutReaction(gate.reaction()));
+            MapIndex struck = MapIndex.of(index.map().without(PartKind.REACTIONS, gate.reaction()));
             assertThat(gate.startWithout()).isCloseTo(OddsSolver.solve(struck, solved.setting()).start(), within(1e-6));
         }
         assertThat(gates.gates()).isSortedAccordingTo((a, b) -> Double.compare(b.lost(), a.lost()));

@@ -110,8 +110,8 @@ class MapRulesTest {
     @Test
     void freeIdsAreReadableAndFree() {
         List<Id> taken = List.of(Id.of("hueft-pruefung"), Id.of("they-post"));
-        assertThat(EscapeMap.freeId("They post!", taken, id -> id)).isEqualTo(Id.of("they-post-2"));
-        assertThat(EscapeMap.freeId("???", taken, id -> id)).isEqualTo(Id.of("part"));
-        assertThat(EscapeMap.freeId("Élan vital", taken, id -> id)).isEqualTo(Id.of("elan-vital"));
+        assertThat(Id.free("They post!", taken::contains)).isEqualTo(Id.of("they-post-2"));
+        assertThat(Id.free("???", taken::contains)).isEqualTo(Id.of("part"));
+        assertThat(Id.free("Élan vital", taken::contains)).isEqualTo(Id.of("elan-vital"));
     }
 }

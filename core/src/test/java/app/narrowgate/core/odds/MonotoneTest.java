@@ -8,6 +8,7 @@ import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Likelihood;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.map.PartKind;
 import app.narrowgate.core.map.PlaceKind;
 import app.narrowgate.core.map.Reaction;
 import java.util.EnumMap;
@@ -33,9 +34,8 @@ class MonotoneTest {
         EnumMap<PlaceKind, Double> worth = new EnumMap<>(map.aims().get(0).worth());
         worth.put(PlaceKind.GUARD, 0.95);
         worth.put(PlaceKind.TURTLE, 0.3);
-        EscapeMap dearer = new EscapeMap(map.title(), "", map.house(), map.families(), map.facts(), map.principles(),
-                map.movements(), map.techniques(), map.situations(), map.outcomes(), map.reactions(),
-                List.of(new Aim(Id.of("even"), "Dearer", worth)), List.of(), List.of(), List.of());
+        EscapeMap dearer = map.with(PartKind.AIMS, List.of(new Aim(Id.of("even"), "Dearer", worth)))
+                .with(PartKind.MATCHUPS, List.of()).with(PartKind.HOLDS, List.of());
         compare(OddsSolver.solve(MapIndex.of(map), setting), OddsSolver.solve(MapIndex.of(dearer), setting));
     }
 

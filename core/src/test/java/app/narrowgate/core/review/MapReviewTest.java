@@ -11,6 +11,7 @@ import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.Movement;
 import app.narrowgate.core.map.Occasion;
+import app.narrowgate.core.map.PartKind;
 import app.narrowgate.core.map.PlaceKind;
 import app.narrowgate.core.map.Principle;
 import app.narrowgate.core.map.Reaction;
@@ -56,8 +57,8 @@ class MapReviewTest {
     }
 
     private static EscapeMap with(EscapeMap map, List<Movement> movements, List<Principle> principles) {
-        return new EscapeMap(map.title(), "", map.house(), map.families(), map.facts(), principles, movements, map.techniques(),
-                map.situations(), map.outcomes(), map.reactions(), map.aims(), List.of(), List.of(), List.of());
+        return map.with(PartKind.PRINCIPLES, principles).with(PartKind.MOVEMENTS, movements)
+                .with(PartKind.MATCHUPS, List.of()).with(PartKind.HOLDS, List.of());
     }
 
     private static Technique technique(String id, List<String> movements, Optional<StanceRef> stance,
@@ -106,7 +107,7 @@ class MapReviewTest {
         List<Finding> found = of(Finding.Kind.SINGLE_ROUTE, map, EVEN);
         assertThat(found).hasSize(1);
         double lost = OddsSolver.solve(MapIndex.of(map), EVEN).start()
-                - OddsSolver.solve(MapIndex.of(map.withoutReaction(Id.of("r1"))), EVEN).start();
+                - OddsSolver.solve(MapIndex.of(map.without(PartKind.REACTIONS, Id.of("r1"))), EVEN).start();
         assertThat(found.get(0).stake().orElseThrow()).isPositive().isCloseTo(lost, within(1e-6));
         assertThat(found.get(0).gain()).isEmpty();
     }
@@ -247,7 +248,7 @@ class MapReviewTest {
                 .with(reaction("r1", "low", Map.of())).with(reaction("r2", "high", Map.of()));
         double gain = of(Finding.Kind.MIXED_MESSAGE, mixed, EVEN).get(0).gain().orElseThrow();
         double before = OddsSolver.solve(MapIndex.of(mixed), EVEN).start();
-        double after = OddsSolver.solve(MapIndex.of(mixed.withoutReaction(Id.of("r2"))), EVEN).start();
+        double after = OddsSolver.solve(MapIndex.of(mixed.without(PartKind.REACTIONS, Id.of("r2"))), EVEN).start();
         assertThat(gain).isPositive().isCloseTo(after - before, within(1e-6));
         assertThat(of(Finding.Kind.MIXED_MESSAGE, mixed, EVEN.withThinking(ThinkingTime.NONE)).get(0).gain())
                 .hasValue(0);

@@ -6,6 +6,7 @@ import app.narrowgate.core.map.Likelihood;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
+import app.narrowgate.core.map.RetiredIds;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
@@ -88,10 +89,11 @@ public final class LinksCsv {
      * a technique that is not on the map yet is added. A row that names a reaction and a response of the map changes them;
      * one without adds them.
      *
+     * @param retired ids that nothing new is given
      * @param whole whether reactions and responses that have no row are taken out
      * @throws app.narrowgate.core.check.ProblemsException with every fault by its line and column
      */
-    public static EscapeMap read(EscapeMap map, String text, boolean whole) {
-        return new LinksReader(map, whole).read(text);
+    public static EscapeMap read(EscapeMap map, RetiredIds retired, String text, boolean whole) {
+        return new LinksReader(map, retired, whole).read(text);
     }
 }

@@ -7,8 +7,10 @@ import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Likelihood;
+import app.narrowgate.core.map.PartKind;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
+import app.narrowgate.core.map.RetiredIds;
 import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.map.Word;
 import java.io.IOException;
@@ -41,12 +43,14 @@ final class LinksReader {
     private final Map<Id, Reaction> reactions = new LinkedHashMap<>();
     private final List<Technique> taught;
     private final EscapeMap map;
+    private final RetiredIds retired;
     private final Map<Id, Set<Id>> seen = new LinkedHashMap<>();
     /** Reactions made by earlier rows: the situation and the technique to the reaction. */
     private final Map<String, Id> made = new HashMap<>();
 
-    LinksReader(EscapeMap map, boolean whole) {
+    LinksReader(EscapeMap map, RetiredIds retired, boolean whole) {
         this.map = map;
+        this.retired = retired;
         this.whole = whole;
         this.taught = new ArrayList<>(map.techniques());
         map.outcomes().forEach(o -> name(places, o.id(), o.title()));
@@ -117,7 +121,7 @@ final class LinksReader {
         if (whole) {
             for (Reaction reaction : map.reactions()) {
                 if (!seen.containsKey(reaction.id())) {
-                    result = result.withoutReaction(reaction.id());
+                    result = result.without(PartKind.REACTIONS, reaction.id());
                     reactions.remove(reaction.id());
                 } else {
                     reactions.computeIfPresent(reaction.id(), (id, r) -> r.withResponses(
@@ -125,7 +129,7 @@ final class LinksReader {
                 }
             }
         }
-        return result.withReactions(List.copyOf(reactions.values()));
+        return result.with(PartKind.REACTIONS, List.copyOf(reactions.values()));
     }
 
     /** One row on its way into the map. */
@@ -186,7 +190,7 @@ final class LinksReader {
                 return null;
             }
             Id id = base.map(Reaction::id).orElseGet(() -> named.isEmpty()
-                    ? EscapeMap.freeId(from + "-" + technique, List.copyOf(reactions.keySet()), r -> r) : Id.of(named));
+                    ? retired.free(from + "-" + technique, PartKind.REACTIONS, reactions::containsKey) : Id.of(named));
             made.put(from + " " + technique, id);
             return checked(LinksCsv.REACTION, () -> new Reaction(id, from, technique,
                     base.map(Reaction::needs).orElse(Map.of()), seconds, works, stuffed,
@@ -215,7 +219,7 @@ final class LinksReader {
             if (bad) {
                 return Optional.empty();
             }
-            Id id = named.isEmpty() ? EscapeMap.freeId(cue, reaction.responses(), Response::id) : Id.of(named);
+            Id id = named.isEmpty() ? retired.free(cue, reaction) : Id.of(named);
             Likelihood usual = reaction.response(id).map(Response::often).orElse(Likelihood.of(Word.SOMETIMES));
             Likelihood often = likelihood(LinksCsv.OFTEN, usual);
             return bad ? Optional.empty()
@@ -242,7 +246,8 @@ final class LinksReader {
             if (known != null) {
                 return known;
             }
-            Id id = EscapeMap.freeId(named, taught, Technique::id);
+            Id id = retired.free(named, PartKind.TECHNIQUES,
+                    candidate -> taught.stream().anyMatch(technique -> technique.id().equals(candidate)));
             Technique added = checked(LinksCsv.TECHNIQUE, () -> Technique.named(id, named));
             if (added != null) {
                 taught.add(added);

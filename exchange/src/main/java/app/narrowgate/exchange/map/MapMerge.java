@@ -1,11 +1,15 @@
 package app.narrowgate.exchange.map;
 
+import app.narrowgate.core.check.Problem;
+import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.MapRules;
+import app.narrowgate.core.map.Part;
+import app.narrowgate.core.map.PartKind;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.ObjectNode;
 
 /** Reads a map file into a map that is there already. */
 public final class MapMerge {
@@ -17,20 +21,24 @@ public final class MapMerge {
      * {@code map} with the parts of {@code file}: those of the same id are changed, others are added; the title and what
      * the file does not hold stay. Cost linear in both.
      *
-     * @throws app.narrowgate.core.check.ProblemsException when the parts do not fit together
+     * @throws ProblemsException when the parts do not fit together
      */
     public static EscapeMap into(EscapeMap map, EscapeMap file) {
-        ObjectNode root = MapJson.write(map);
-        ObjectNode added = MapJson.write(file);
-        for (String list : PartJson.LISTS) {
-            if (added.get(list) instanceof ArrayNode parts) {
-                Map<String, JsonNode> byId = new LinkedHashMap<>();
-                root.path(list).values().forEach(part -> byId.put(part.get("id").stringValue(), part));
-                parts.values().forEach(part -> byId.put(part.get("id").stringValue(), part));
-                ArrayNode merged = root.putArray(list);
-                byId.values().forEach(merged::add);
-            }
+        EscapeMap merged = map;
+        for (PartKind<?> kind : PartKind.ALL) {
+            merged = into(merged, kind, file);
         }
-        return MapJson.read(root);
+        List<Problem> problems = MapRules.problems(merged);
+        if (!problems.isEmpty()) {
+            throw new ProblemsException(problems);
+        }
+        return merged;
+    }
+
+    private static <T extends Part> EscapeMap into(EscapeMap map, PartKind<T> kind, EscapeMap file) {
+        Map<Id, T> byId = new LinkedHashMap<>();
+        map.parts(kind).forEach(part -> byId.put(part.id(), part));
+        file.parts(kind).forEach(part -> byId.put(part.id(), part));
+        return map.with(kind, List.copyOf(byId.values()));
     }
 }

@@ -8,8 +8,6 @@ import app.narrowgate.core.check.Text;
 import app.narrowgate.core.map.Aim;
 import app.narrowgate.core.map.Clock;
 import app.narrowgate.core.map.EscapeMap;
-import app.narrowgate.core.map.Fact;
-import app.narrowgate.core.map.Family;
 import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.House;
 import app.narrowgate.core.map.Id;
@@ -20,6 +18,8 @@ import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.Movement;
 import app.narrowgate.core.map.Occasion;
 import app.narrowgate.core.map.Outcome;
+import app.narrowgate.core.map.Part;
+import app.narrowgate.core.map.PartKind;
 import app.narrowgate.core.map.PlaceKind;
 import app.narrowgate.core.map.Principle;
 import app.narrowgate.core.map.RateRule;
@@ -38,11 +38,14 @@ import app.narrowgate.core.trait.Injury;
 import app.narrowgate.core.trait.Level;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Reads a map file's tree. Finds every problem in one pass, in what the fields say and in how the parts fit. */
 final class MapReader {
@@ -65,37 +68,57 @@ final class MapReader {
         Fields fields = new Fields(root, "", problems);
         fields.tag("format").filter(format -> !format.equals(MapJson.FORMAT)).ifPresent(format -> fields.problem("format",
                 "“%s” is not a format known here; this reads %s.".formatted(shortened(format), MapJson.FORMAT)));
-        EscapeMap map = new EscapeMap(
-                fields.text("title", Text.TITLE),
-                fields.optionalText("about", EscapeMap.ABOUT),
-                fields.object("house", MapReader::house).orElse(House.USUAL),
-                fields.objects("families", f -> new Family(f.id(), f.text("title", Text.TITLE))),
-                fields.objects("facts", f -> new Fact(f.id(), f.text("title", Text.TITLE))),
-                fields.objects("principles", MapReader::principle),
-                fields.objects("movements", f -> new Movement(f.id(), f.text("title", Text.TITLE),
-                        codes(f, "uses", Segment.class), codes(f, "risks", Injury.class))),
-                fields.objects("techniques", this::technique),
-                fields.objects("situations", MapReader::situation),
-                fields.objects("outcomes", f -> new Outcome(f.id(), f.text("title", Text.TITLE),
-                        f.coded("kind", PlaceKind.class))),
-                fields.objects("reactions", this::reaction),
-                fields.objects("aims", MapReader::aim),
-                fields.objects("matchups", this::matchup),
-                fields.objects("rules", MapReader::rule),
-                fields.objects("holds", this::hold));
+        String title = fields.text("title", Text.TITLE);
+        String about = fields.optionalText("about", EscapeMap.ABOUT);
+        House house = fields.object("house", MapReader::house).orElse(House.USUAL);
+        Map<PartKind<?>, List<?>> parts = new LinkedHashMap<>();
+        PartKind.ALL.forEach(kind -> parts.put(kind, fields.objects(kind.list(), f -> part(kind, f))));
+        EscapeMap map = new EscapeMap(title, about, house, parts);
         if (root.has("parts")) {
             fields.problem("parts", "This map is kept in several files; give all of them, or the map as one file.");
         }
         fields.refuseUnknown();
+        return root.isObject() ? fitting(map) : refuse();
+    }
+
+    /** The map where it was read without a problem and its parts fit together. */
+    private EscapeMap fitting(EscapeMap map) {
+        // A field that could not be read has been named; what its stand-in leads to is no news.
         Set<String> named = problems.stream().map(Problem::place).collect(Collectors.toSet());
-        if (root.isObject()) {
-            // A field that could not be read has been named; what its stand-in leads to is no news.
-            MapRules.problems(map).stream().filter(p -> !named.contains(p.place())).forEach(problems::add);
+        MapRules.problems(map).stream().filter(p -> !named.contains(p.place())).forEach(problems::add);
+        return problems.isEmpty() ? map : refuse();
+    }
+
+    private EscapeMap refuse() {
+        throw new ProblemsException(problems);
+    }
+
+    /**
+     * {@code map} with parts put into it, each in the place of the one with its id or at the end of its list.
+     *
+     * @throws ProblemsException with every problem, placed as in a file of the whole map
+     */
+    static EscapeMap put(EscapeMap map, List<PartJson.Put> puts) {
+        MapReader reader = new MapReader();
+        EscapeMap changed = map;
+        for (PartJson.Put put : puts) {
+            changed = reader.put(changed, put.kind(), put.named());
         }
-        if (!problems.isEmpty()) {
-            throw new ProblemsException(problems);
-        }
-        return map;
+        return reader.fitting(changed);
+    }
+
+    private <T extends Part> EscapeMap put(EscapeMap map, PartKind<T> kind, ObjectNode node) {
+        List<Id> ids = map.partsInForce(kind).stream().map(Part::id).toList();
+        int known = ids.indexOf(Id.of(node.get("id").stringValue()));
+        Fields fields = new Fields(node, "/%s/%d".formatted(kind, known < 0 ? ids.size() : known), problems);
+        T part = part(kind, fields);
+        fields.refuseUnknown();
+        return map.with(part);
+    }
+
+    /** One part of a kind. */
+    private <T extends Part> T part(PartKind<T> kind, Fields f) {
+        return PartFormat.of(kind).reader().read(this, f);
     }
 
     private static String shortened(String text) {
@@ -108,13 +131,22 @@ final class MapReader {
                 .orElse(ThinkingTime.USUAL));
     }
 
-    private static Principle principle(Fields f) {
+    Movement movement(Fields f) {
+        return new Movement(f.id(), f.text("title", Text.TITLE), codes(f, "uses", Segment.class),
+                codes(f, "risks", Injury.class));
+    }
+
+    static Outcome outcome(Fields f) {
+        return new Outcome(f.id(), f.text("title", Text.TITLE), f.coded("kind", PlaceKind.class));
+    }
+
+    static Principle principle(Fields f) {
         return new Principle(f.id(), f.text("title", Text.TITLE), optionalSentence(f, "condition"),
                 f.objects("stances", s -> new Principle.Stance(s.id(), s.text("title", Text.TITLE),
                         optionalSentence(s, "wants"))), f.optionalReference("house"));
     }
 
-    private Hold hold(Fields f) {
+    Hold hold(Fields f) {
         return new Hold(f.id(), f.text("title", Text.TITLE), f.coded("kind", Hold.Kind.class), references(f, "at"),
                 f.object("needs", needs -> requirement(needs, 1)).orElseGet(() -> {
                     f.problem("needs", "“needs” is missing.");
@@ -143,7 +175,7 @@ final class MapReader {
                 Set.copyOf(references(f, "denied")));
     }
 
-    private Technique technique(Fields f) {
+    Technique technique(Fields f) {
         return new Technique(f.id(), f.text("title", Text.TITLE), references(f, "movements"),
                 f.texts("checkpoints", Text.WORDS, Technique.MOST_CHECKPOINTS),
                 f.objects("faults", MapReader::fault),
@@ -203,7 +235,7 @@ final class MapReader {
         return Optional.of(new StanceRef(Id.of(parts[0]), Id.of(parts[1])));
     }
 
-    private static Situation situation(Fields f) {
+    static Situation situation(Fields f) {
         Optional<PlaceKind> rest = f.codedOrNull("rest", PlaceKind.class);
         if (rest.equals(Optional.of(PlaceKind.TAP))) {
             f.problem("rest", "Nobody rests in a tap; make it an outcome.");
@@ -215,7 +247,7 @@ final class MapReader {
                 f.number("entry", Situation.ENTRY, 0), rest);
     }
 
-    private Reaction reaction(Fields f) {
+    Reaction reaction(Fields f) {
         return new Reaction(f.id(), f.reference("from"), f.reference("technique"), f.flags("needs"),
                 f.number("seconds", Reaction.SECONDS), likelihood(f, "works", Range.CHANCE),
                 f.referenceOrNull("stuffed"), f.objects("responses", this::response));
@@ -234,12 +266,12 @@ final class MapReader {
         return value.isEmpty() ? Likelihood.of(Word.SOMETIMES) : Likelihood.of(f.coded(field, Word.class));
     }
 
-    private static Aim aim(Fields f) {
+    static Aim aim(Fields f) {
         return new Aim(f.id(), f.text("title", Text.TITLE),
                 f.byCode("worth", PlaceKind.class, (worth, name) -> worth.number(name, Range.CHANCE)));
     }
 
-    private Matchup matchup(Fields f) {
+    Matchup matchup(Fields f) {
         return new Matchup(f.id(), f.text("title", Text.TITLE), f.number("weightGap", Matchup.WEIGHT_GAP, 0),
                 f.number("heightGap", Matchup.HEIGHT_GAP, 0), f.flag("jacket", false),
                 f.optionalCoded("setting", Occasion.class).orElse(Occasion.SPORT),
@@ -248,7 +280,7 @@ final class MapReader {
                 codes(f, "injuries", Injury.class), f.flags("facts"));
     }
 
-    private static RateRule rule(Fields f) {
+    static RateRule rule(Fields f) {
         return new RateRule(f.id(), f.text("title", Text.TITLE), f.coded("gauge", RateRule.Gauge.class),
                 f.number("above", RateRule.DOSE, 0), f.number("most", RateRule.DOSE),
                 f.codedOrNull("target", Lean.class), f.coded("effect", RateRule.Effect.class),

@@ -8,6 +8,10 @@ import app.narrowgate.core.map.House;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Likelihood;
 import app.narrowgate.core.map.Matchup;
+import app.narrowgate.core.map.Movement;
+import app.narrowgate.core.map.Outcome;
+import app.narrowgate.core.map.Part;
+import app.narrowgate.core.map.PartKind;
 import app.narrowgate.core.map.Principle;
 import app.narrowgate.core.map.RateRule;
 import app.narrowgate.core.map.Reaction;
@@ -38,28 +42,27 @@ final class MapWriter {
         root.put("title", map.title());
         text(root, "about", map.about());
         house(root, map.house());
-        list(root, "families", map.families(), f -> named(f.id(), f.title()));
-        list(root, "facts", map.facts(), f -> named(f.id(), f.title()));
-        list(root, "principles", map.principles(), MapWriter::principle);
-        list(root, "movements", map.movements(), m -> {
-            ObjectNode node = named(m.id(), m.title());
-            codes(node, "uses", m.uses());
-            codes(node, "risks", m.risks());
-            return node;
-        });
-        list(root, "techniques", map.techniques(), MapWriter::technique);
-        list(root, "situations", map.situations(), MapWriter::situation);
-        list(root, "outcomes", map.outcomes(), o -> named(o.id(), o.title()).put("kind", o.kind().code()));
-        list(root, "reactions", map.reactions(), MapWriter::reaction);
-        list(root, "aims", map.aims(), MapWriter::aim);
-        list(root, "matchups", map.matchups(), MapWriter::matchup);
-        list(root, "rules", map.rules(), MapWriter::rule);
-        list(root, "holds", map.holds(), MapWriter::hold);
+        PartKind.ALL.forEach(kind -> list(root, kind, map));
         return root;
     }
 
-    private static ObjectNode named(Id id, String title) {
+    private static <T extends Part> void list(ObjectNode root, PartKind<T> kind, EscapeMap map) {
+        list(root, kind.list(), map.parts(kind), PartFormat.of(kind).writer());
+    }
+
+    static ObjectNode named(Id id, String title) {
         return JSON.objectNode().put("id", id.value()).put("title", title);
+    }
+
+    static ObjectNode movement(Movement movement) {
+        ObjectNode node = named(movement.id(), movement.title());
+        codes(node, "uses", movement.uses());
+        codes(node, "risks", movement.risks());
+        return node;
+    }
+
+    static ObjectNode outcome(Outcome outcome) {
+        return named(outcome.id(), outcome.title()).put("kind", outcome.kind().code());
     }
 
     /** What is as it would be without saying so is not said. */
@@ -76,7 +79,7 @@ final class MapWriter {
         }
     }
 
-    private static ObjectNode principle(Principle principle) {
+    static ObjectNode principle(Principle principle) {
         ObjectNode node = named(principle.id(), principle.title());
         text(node, "condition", principle.condition());
         list(node, "stances", principle.stances(), s -> {
@@ -88,7 +91,7 @@ final class MapWriter {
         return node;
     }
 
-    private static ObjectNode hold(Hold hold) {
+    static ObjectNode hold(Hold hold) {
         ObjectNode node = named(hold.id(), hold.title()).put("kind", hold.kind().code());
         texts(node, "at", hold.at().stream().map(Id::value).toList());
         node.set("needs", requirement(hold.requirement()));
@@ -109,7 +112,7 @@ final class MapWriter {
         return node;
     }
 
-    private static ObjectNode technique(Technique technique) {
+    static ObjectNode technique(Technique technique) {
         ObjectNode node = named(technique.id(), technique.title());
         texts(node, "movements", technique.movements().stream().map(Id::value).toList());
         texts(node, "checkpoints", technique.checkpoints());
@@ -133,7 +136,7 @@ final class MapWriter {
         return node;
     }
 
-    private static ObjectNode situation(Situation situation) {
+    static ObjectNode situation(Situation situation) {
         ObjectNode node = named(situation.id(), situation.title());
         node.put("family", situation.family().value());
         node.put("stage", situation.stage().code());
@@ -151,7 +154,7 @@ final class MapWriter {
         return node;
     }
 
-    private static ObjectNode reaction(Reaction reaction) {
+    static ObjectNode reaction(Reaction reaction) {
         ObjectNode node = JSON.objectNode().put("id", reaction.id().value());
         node.put("from", reaction.from().value());
         node.put("technique", reaction.technique().value());
@@ -170,14 +173,14 @@ final class MapWriter {
         return node;
     }
 
-    private static ObjectNode aim(Aim aim) {
+    static ObjectNode aim(Aim aim) {
         ObjectNode node = named(aim.id(), aim.title());
         ObjectNode worth = node.putObject("worth");
         aim.worth().forEach((kind, value) -> number(worth, kind.code(), value));
         return node;
     }
 
-    private static ObjectNode matchup(Matchup matchup) {
+    static ObjectNode matchup(Matchup matchup) {
         ObjectNode node = named(matchup.id(), matchup.title());
         number(node, "weightGap", matchup.weightGap());
         number(node, "heightGap", matchup.heightGap());
@@ -190,7 +193,7 @@ final class MapWriter {
         return node;
     }
 
-    private static ObjectNode rule(RateRule rule) {
+    static ObjectNode rule(RateRule rule) {
         ObjectNode node = named(rule.id(), rule.title()).put("gauge", rule.gauge().code());
         number(node, "above", rule.above());
         number(node, "most", rule.most());

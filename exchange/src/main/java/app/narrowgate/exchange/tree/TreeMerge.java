@@ -1,7 +1,6 @@
 package app.narrowgate.exchange.tree;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -69,9 +68,9 @@ public final class TreeMerge {
     }
 
     private static Optional<Merged> lists(JsonNode base, JsonNode mine, JsonNode theirs) {
-        Map<String, JsonNode> before = byId(base);
-        Map<String, JsonNode> one = byId(mine);
-        Map<String, JsonNode> other = byId(theirs);
+        Map<String, JsonNode> before = TreeDifference.byId(base);
+        Map<String, JsonNode> one = TreeDifference.byId(mine);
+        Map<String, JsonNode> other = TreeDifference.byId(theirs);
         Set<String> ids = new LinkedHashSet<>(other.keySet());
         ids.addAll(one.keySet());
         List<JsonNode> kept = new ArrayList<>();
@@ -87,13 +86,5 @@ public final class TreeMerge {
         ArrayNode merged = JsonNodeFactory.instance.arrayNode();
         kept.forEach(merged::add);
         return Optional.of(new Merged(merged));
-    }
-
-    private static Map<String, JsonNode> byId(JsonNode list) {
-        Map<String, JsonNode> byId = new LinkedHashMap<>();
-        if (list != null) {
-            list.values().forEach(entry -> byId.put(entry.get("id").asString(), entry));
-        }
-        return byId;
     }
 }

@@ -11,6 +11,7 @@ import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Likelihood;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
+import app.narrowgate.core.map.RetiredIds;
 import app.narrowgate.core.map.Word;
 import app.narrowgate.exchange.map.MapFolder;
 import java.nio.file.Path;
@@ -24,15 +25,15 @@ class LinksCsvTest {
     private static final EscapeMap SMALL = new MapFixture().situation("pin").reaction("pin", 0.5, "win", "").map();
 
     private static List<String> faults(EscapeMap map, String text) {
-        ProblemsException refused = catchThrowableOfType(ProblemsException.class, () -> LinksCsv.read(map, text, false));
+        ProblemsException refused = catchThrowableOfType(ProblemsException.class, () -> LinksCsv.read(map, RetiredIds.NONE, text, false));
         assertThat(refused).as("refused").isNotNull();
         return refused.problems().stream().map(Problem::place).toList();
     }
 
     @Test
     void whatWasWrittenComesBackUnchanged() {
-        assertThat(LinksCsv.read(DEMO, LinksCsv.write(DEMO), true)).isEqualTo(DEMO);
-        assertThat(LinksCsv.read(DEMO, LinksCsv.write(DEMO), false)).isEqualTo(DEMO);
+        assertThat(LinksCsv.read(DEMO, RetiredIds.NONE, LinksCsv.write(DEMO), true)).isEqualTo(DEMO);
+        assertThat(LinksCsv.read(DEMO, RetiredIds.NONE, LinksCsv.write(DEMO), false)).isEqualTo(DEMO);
     }
 
     @Test
@@ -42,7 +43,7 @@ class LinksCsvTest {
             rows.append("Low, arms round your head;Trap an arm and a foot, bridge over that shoulder;They try number ")
                     .append(i).append(";0,5;Half guard\r\n");
         }
-        EscapeMap read = LinksCsv.read(DEMO, rows.toString(), false);
+        EscapeMap read = LinksCsv.read(DEMO, RetiredIds.NONE, rows.toString(), false);
         Reaction bridge = read.reactions().stream().filter(r -> r.from().value().equals("mount-low")
                 && r.responses().size() >= 40).findFirst().orElseThrow();
         assertThat(bridge.responses()).filteredOn(r -> r.cue().startsWith("They try number")).hasSize(40)
@@ -54,7 +55,7 @@ class LinksCsvTest {
 
     @Test
     void rowsOfOneSituationAndANewTechniqueMakeOneReaction() {
-        EscapeMap read = LinksCsv.read(SMALL, """
+        EscapeMap read = LinksCsv.read(SMALL, RetiredIds.NONE, """
                 situation,technique,works,seconds,cue,often,leads
                 pin,Roll under,usually,1.5,They follow,often,win
                 pin,Roll under,,,They sit,,
@@ -73,9 +74,9 @@ class LinksCsvTest {
                 situation,reaction,technique,response,cue,leads
                 pin,r1,technique,r1-1,They answer,win
                 """;
-        assertThat(LinksCsv.read(SMALL, one, false).reactions().get(0).responses()).hasSize(2);
-        assertThat(LinksCsv.read(SMALL, one, true).reactions().get(0).responses()).hasSize(1);
-        assertThat(LinksCsv.read(SMALL, "situation,technique,cue\n", true).reactions()).isEmpty();
+        assertThat(LinksCsv.read(SMALL, RetiredIds.NONE, one, false).reactions().get(0).responses()).hasSize(2);
+        assertThat(LinksCsv.read(SMALL, RetiredIds.NONE, one, true).reactions().get(0).responses()).hasSize(1);
+        assertThat(LinksCsv.read(SMALL, RetiredIds.NONE, "situation,technique,cue\n", true).reactions()).isEmpty();
     }
 
     @Test
@@ -103,6 +104,6 @@ class LinksCsvTest {
         EscapeMap map = SMALL.with(SMALL.reactions().get(0).withResponse(
                 new Response(Id.of("odd"), "=1+1 they say", Likelihood.of(1), Optional.empty())));
         assertThat(LinksCsv.write(map)).contains(",'=1+1 they say,");
-        assertThat(LinksCsv.read(map, LinksCsv.write(map), true)).isEqualTo(map);
+        assertThat(LinksCsv.read(map, RetiredIds.NONE, LinksCsv.write(map), true)).isEqualTo(map);
     }
 }

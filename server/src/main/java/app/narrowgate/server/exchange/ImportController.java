@@ -2,16 +2,18 @@ package app.narrowgate.server.exchange;
 
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.RetiredIds;
 import app.narrowgate.exchange.links.LinksCsv;
+import app.narrowgate.exchange.map.MapDifference;
 import app.narrowgate.exchange.map.MapJson;
 import app.narrowgate.exchange.map.MapMerge;
 import app.narrowgate.exchange.map.MapZip;
 import app.narrowgate.server.account.SignedIn;
-import app.narrowgate.server.map.MapDifference;
 import app.narrowgate.server.map.MapEditing;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.MapView;
 import app.narrowgate.server.map.MapViews;
+import app.narrowgate.server.map.PartChangeView;
 import app.narrowgate.server.map.StoredMap;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -43,11 +45,11 @@ class ImportController {
             @NotNull @Size(max = 10_000_000) @Schema(description = "The file's text; of a zip its bytes in Base64") String text,
             @Schema(description = "Whether what the file does not hold is taken out") boolean whole) {
 
-        EscapeMap into(EscapeMap map) {
+        EscapeMap into(EscapeMap map, RetiredIds retired) {
             return switch (format) {
                 case "json" -> whole ? MapJson.read(text) : MapMerge.into(map, MapJson.read(text));
                 case "zip" -> whole ? MapZip.read(bytes()) : MapMerge.into(map, MapZip.read(bytes()));
-                case "csv" -> LinksCsv.read(map, text, whole);
+                case "csv" -> LinksCsv.read(map, retired, text, whole);
                 default -> throw new RefusedException(
                         "The format is “%s”; json, csv or zip can be read.".formatted(format));
             };
@@ -63,13 +65,14 @@ class ImportController {
     }
 
     @Schema(name = "ImportPreview")
-    record ImportPreview(int added, int changed, int removed, List<MapDifference.Change> changes) {
+    record ImportPreview(int added, int changed, int removed, List<PartChangeView> changes) {
         static ImportPreview of(List<MapDifference.Change> changes) {
-            return new ImportPreview(count(changes, "added"), count(changes, "changed"), count(changes, "removed"), changes);
+            return new ImportPreview(count(changes, MapDifference.Kind.ADDED), count(changes, MapDifference.Kind.CHANGED),
+                    count(changes, MapDifference.Kind.REMOVED), PartChangeView.of(changes));
         }
 
-        private static int count(List<MapDifference.Change> changes, String kind) {
-            return (int) changes.stream().filter(c -> c.kind().equals(kind)).count();
+        private static int count(List<MapDifference.Change> changes, MapDifference.Kind kind) {
+            return (int) changes.stream().filter(change -> change.kind() == kind).count();
         }
     }
 
@@ -89,7 +92,7 @@ class ImportController {
     ImportPreview preview(@PathVariable UUID mapId, @Valid @RequestBody MapImport file) {
         StoredMap map = maps.head(mapId);
         EscapeMap before = map.index().map();
-        return ImportPreview.of(MapDifference.between(before, file.into(before)));
+        return ImportPreview.of(MapDifference.between(before, file.into(before, map.retired())));
     }
 
     @PostMapping

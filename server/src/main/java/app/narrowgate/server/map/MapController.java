@@ -2,12 +2,10 @@ package app.narrowgate.server.map;
 
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.check.Text;
-import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.House;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.ThinkingTime;
 import app.narrowgate.exchange.map.MapJson;
-import app.narrowgate.exchange.map.PartJson;
 import app.narrowgate.server.account.SignedIn;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -37,7 +35,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Maps: reading, importing, editing, undoing. */
+/** Maps: reading, importing, editing. */
 @RestController
 @RequestMapping("/api/maps")
 @Tag(name = "maps")
@@ -86,14 +84,12 @@ class MapController {
     }
 
     private final MapStore store;
-    private final MapHistory history;
     private final MapShelf shelf;
     private final MapEditing editing;
     private final MapViews views;
 
-    MapController(MapStore store, MapHistory history, MapShelf shelf, MapEditing editing, MapViews views) {
+    MapController(MapStore store, MapShelf shelf, MapEditing editing, MapViews views) {
         this.store = store;
-        this.history = history;
         this.shelf = shelf;
         this.editing = editing;
         this.views = views;
@@ -188,25 +184,7 @@ class MapController {
             description = "They may refer to each other. Faults of the last part are placed within it.")
     MapView putParts(@PathVariable UUID mapId, @Valid @RequestBody PartsEdit edit, @AuthenticationPrincipal SignedIn who) {
         String summary = edit.summary().strip();
-        return views.of(editing.edit(mapId, edit.revision(), who, summary, map -> {
-            EscapeMap changed = PartJson.putAll(map, edit.parts().stream().map(PartInput::toPut).toList());
-            // After the parts: a summary often quotes them, and a fault is better shown where it was typed.
-            Text.WORDS.require("The summary", summary);
-            return changed;
-        }));
-    }
-
-    @PostMapping("/{mapId}/undo")
-    @Operation(operationId = "undo", summary = "Take the last change back")
-    MapView undo(@PathVariable UUID mapId, @RequestParam @Min(1) int revision,
-            @AuthenticationPrincipal SignedIn who) {
-        return views.of(history.undo(mapId, revision, who));
-    }
-
-    @PostMapping("/{mapId}/redo")
-    @Operation(operationId = "redo", summary = "Bring back what was taken back last")
-    MapView redo(@PathVariable UUID mapId, @RequestParam @Min(1) int revision,
-            @AuthenticationPrincipal SignedIn who) {
-        return views.of(history.redo(mapId, revision, who));
+        return views.of(editing.put(mapId, edit.revision(), who, summary,
+                edit.parts().stream().map(PartInput::toPut).toList()));
     }
 }

@@ -1,13 +1,20 @@
 package app.narrowgate.server.map;
 
+import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.check.RefusedException;
+import app.narrowgate.core.check.Text;
 import app.narrowgate.core.map.EscapeMap;
-import app.narrowgate.core.map.MapIndex;
-import app.narrowgate.core.revision.UndoState;
+import app.narrowgate.core.map.RetiredIds;
+import app.narrowgate.exchange.map.PartJson;
 import app.narrowgate.exchange.tree.TreeMerge;
 import app.narrowgate.server.account.SignedIn;
 import app.narrowgate.server.problem.ConflictException;
+import app.narrowgate.server.revision.Conflicts;
+import app.narrowgate.server.revision.PartKey;
+import app.narrowgate.server.revision.PartState;
+import app.narrowgate.server.revision.Parts;
+import app.narrowgate.server.revision.Revisions;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -27,17 +34,17 @@ import org.springframework.transaction.annotation.Transactional;
 public class MapEditing {
 
     private final MapStore store;
-    private final RevisionWriter writer;
+    private final Revisions revisions;
     private final Conflicts conflicts;
 
-    MapEditing(MapStore store, RevisionWriter writer, Conflicts conflicts) {
+    MapEditing(MapStore store, Revisions revisions, Conflicts conflicts) {
         this.store = store;
-        this.writer = writer;
+        this.revisions = revisions;
         this.conflicts = conflicts;
     }
 
     /**
-     * Changes a map.
+     * Changes a map without making new ids, or with those that a file gave to the same parts before.
      *
      * @param base the revision that the change was made on
      * @param summary what was done, for the history
@@ -46,35 +53,70 @@ public class MapEditing {
      */
     @Transactional
     public StoredMap edit(UUID id, int base, SignedIn author, String summary, UnaryOperator<EscapeMap> change) {
+        return edit(id, base, author, summary, (map, retired) -> change.apply(map));
+    }
+
+    /**
+     * Puts parts into a map, new ones among them, under ids that the caller has chosen.
+     *
+     * @throws ConflictException when a part that the change touches has changed since {@code base}
+     * @throws ProblemsException when the parts would no longer fit together, or a new one has the id of one that is gone
+     */
+    @Transactional
+    public StoredMap put(UUID id, int base, SignedIn author, String summary, List<PartJson.Put> parts) {
+        return edit(id, base, author, summary, (map, retired) -> {
+            EscapeMap changed = PartJson.putAll(map, parts);
+            requireNew(map, changed, retired);
+            // After the parts: a summary often quotes them, and a fault is better shown where it was typed.
+            Text.WORDS.require("The summary", summary);
+            return changed;
+        });
+    }
+
+    private static void requireNew(EscapeMap map, EscapeMap changed, RetiredIds retired) {
+        List<Problem> again = retired.givenAgain(map, changed).stream().map(path -> new Problem("/id",
+                "“%s” was the id of something that is gone, and what was written down about that keeps it; choose another."
+                        .formatted(path))).toList();
+        if (!again.isEmpty()) {
+            throw new ProblemsException(again);
+        }
+    }
+
+    /**
+     * Changes a map, making new ids.
+     *
+     * @param base the revision that the change was made on
+     * @param summary what was done, for the history
+     * @throws ConflictException when a part that the change touches has changed since {@code base}
+     * @throws ProblemsException when the parts would no longer fit together
+     */
+    @Transactional
+    public StoredMap edit(UUID id, int base, SignedIn author, String summary, MapChange change) {
         MapRow row = store.lock(id);
         if (base < 1 || base > row.head()) {
             throw new RefusedException(
                     "The revision is %d; it must lie between 1 and %d.".formatted(base, row.head()));
         }
-        Map<PartKey, PartRow> before = store.headOf(row).parts();
-        EscapeMap changed = base == row.head() ? change.apply(store.headOf(row).map().index().map()) : merged(row, base, before, change);
+        MapStore.Head head = store.headOf(row);
+        UnaryOperator<EscapeMap> made = map -> change.of(map, head.map().retired());
+        EscapeMap changed = base == row.head() ? made.apply(head.map().index().map())
+                : merged(row, base, head.parts(), made);
         Soundness.require(changed);
-        int next = row.head() + 1;
-        Map<PartKey, PartRow> after = MapParts.of(changed, next);
-        List<PartRow> begun = MapParts.begun(before, after);
-        List<PartKey> ended = MapParts.ended(before, after);
-        if (begun.isEmpty() && ended.isEmpty()) {
-            return store.headOf(row).map();
+        Parts.Step step = head.parts().to(MapParts.of(changed, row.head() + 1));
+        if (step.isEmpty()) {
+            return head.map();
         }
-        writer.next(row, new RevisionRow(next, "edit", null, author.id(), null, writer.now(), summary), UndoState.edited(next),
-                begun, ended);
-        StoredMap stored = new StoredMap(id, next, MapIndex.of(changed));
-        store.written(new MapStore.Head(stored, MapParts.after(before, begun, ended)));
-        return stored;
+        revisions.edit(id, row.head(), step, author.id(), summary);
+        return store.advance(head.next(step, changed));
     }
 
     /** A change made on an older revision, brought together with what has happened since. */
-    private EscapeMap merged(MapRow row, int base, Map<PartKey, PartRow> head, UnaryOperator<EscapeMap> change) {
-        Map<PartKey, PartRow> then = store.partsAt(row.id(), base);
-        Map<PartKey, PartRow> mine = MapParts.of(change.apply(MapParts.toMap(List.copyOf(then.values()))), base);
-        Map<PartKey, PartRow> merged = new LinkedHashMap<>(head);
-        Set<PartKey> keys = new LinkedHashSet<>(then.keySet());
-        keys.addAll(mine.keySet());
+    private EscapeMap merged(MapRow row, int base, Parts head, UnaryOperator<EscapeMap> change) {
+        Parts then = revisions.partsAt(row.id(), base);
+        Parts mine = MapParts.of(change.apply(MapParts.toMap(then)), base);
+        Map<PartKey, PartState> merged = new LinkedHashMap<>(head.rows());
+        Set<PartKey> keys = new LinkedHashSet<>(then.rows().keySet());
+        keys.addAll(mine.rows().keySet());
         Set<PartKey> touched = new LinkedHashSet<>();
         for (PartKey key : keys) {
             Optional<TreeMerge.Merged> part = TreeMerge.merge(MapParts.json(then.get(key)), MapParts.json(mine.get(key)),
@@ -84,12 +126,12 @@ public class MapEditing {
             } else if (part.get().node() == null) {
                 merged.remove(key);
             } else {
-                merged.put(key, new PartRow(key.list(), key.partId(), base, null, 0, part.get().node().toString()));
+                merged.put(key, place(key, mine, head).withBody(part.get().node().toString()));
             }
         }
         if (touched.isEmpty()) {
             try {
-                return MapParts.toMap(List.copyOf(merged.values()));
+                return MapParts.toMap(new Parts(merged));
             } catch (ProblemsException e) {
                 throw conflicts.stale(row.id(), base, "What you changed no longer fits what somebody else changed: "
                         + e.problems().get(0).message() + " Nothing was overwritten.", Set.of());
@@ -97,5 +139,10 @@ public class MapEditing {
         }
         throw conflicts.stale(row.id(), base, "Somebody changed the same part while you were editing. Nothing was overwritten. "
                 + "Look at what changed, then save yours over it or take theirs.", touched);
+    }
+
+    /** Where a merged part stands: where it already stood, or where the change put it. */
+    private static PartState place(PartKey key, Parts mine, Parts head) {
+        return head.get(key) != null ? head.get(key) : mine.get(key);
     }
 }

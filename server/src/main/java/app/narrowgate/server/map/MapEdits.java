@@ -5,6 +5,7 @@ import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Principle;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
+import app.narrowgate.core.map.RetiredIds;
 import app.narrowgate.server.problem.NotFoundException;
 import java.util.Optional;
 
@@ -14,10 +15,9 @@ final class MapEdits {
     private MapEdits() {
     }
 
-    static EscapeMap addResponse(EscapeMap map, Id reactionId, ResponseEdit edit) {
+    static EscapeMap addResponse(EscapeMap map, RetiredIds retired, Id reactionId, ResponseEdit edit) {
         Reaction reaction = reaction(map, reactionId);
-        Id id = EscapeMap.freeId(edit.cue(), reaction.responses(), Response::id);
-        return map.with(reaction.withResponse(response(id, edit)));
+        return map.with(reaction.withResponse(response(retired.free(edit.cue(), reaction), edit)));
     }
 
     static EscapeMap removeResponse(EscapeMap map, Id reactionId, Id id) {
@@ -26,15 +26,15 @@ final class MapEdits {
         return map.with(reaction.withoutResponse(id));
     }
 
-    /** The response under another reaction, behind those already there; its id changes where that one has it already. */
-    static EscapeMap moveResponse(EscapeMap map, Id fromId, Id id, Id toId) {
+    /** The response under another reaction, behind those already there; its id changes where that one has or had it already. */
+    static EscapeMap moveResponse(EscapeMap map, RetiredIds retired, Id fromId, Id id, Id toId) {
         Reaction from = reaction(map, fromId);
         Response response = response(from, id);
         if (fromId.equals(toId)) {
             return map;
         }
         Reaction to = reaction(map, toId);
-        Id free = to.response(id).isEmpty() ? id : EscapeMap.freeId(response.cue(), to.responses(), Response::id);
+        Id free = retired.isFree(id, to) ? id : retired.free(response.cue(), to);
         return map.with(from.withoutResponse(id))
                 .with(to.withResponse(new Response(free, response.cue(), response.often(), response.leads())));
     }

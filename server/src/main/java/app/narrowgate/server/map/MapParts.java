@@ -2,14 +2,11 @@ package app.narrowgate.server.map;
 
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.exchange.map.MapJson;
-import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HashMap;
-import java.util.HashSet;
+import app.narrowgate.server.revision.PartKey;
+import app.narrowgate.server.revision.PartState;
+import app.narrowgate.server.revision.Parts;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -29,8 +26,8 @@ final class MapParts {
     }
 
     /** The parts of {@code map} as they begin in {@code revision}, in the file's order. */
-    static Map<PartKey, PartRow> of(EscapeMap map, int revision) {
-        Map<PartKey, PartRow> rows = new LinkedHashMap<>();
+    static Parts of(EscapeMap map, int revision) {
+        Map<PartKey, PartState> rows = new LinkedHashMap<>();
         ObjectNode head = JSON.createObjectNode();
         for (Map.Entry<String, JsonNode> field : MapJson.write(map).properties()) {
             if (!field.getValue().isArray()) {
@@ -39,22 +36,22 @@ final class MapParts {
             }
             int position = 0;
             for (JsonNode part : field.getValue()) {
-                add(rows, new PartRow(field.getKey(), part.get("id").stringValue(), revision, null, position++,
+                add(rows, new PartState(field.getKey(), part.get("id").stringValue(), revision, null, position++,
                         part.toString()));
             }
         }
-        add(rows, new PartRow(HEAD, HEAD, revision, null, 0, head.toString()));
-        return rows;
+        add(rows, new PartState(HEAD, HEAD, revision, null, 0, head.toString()));
+        return new Parts(rows);
     }
 
-    private static void add(Map<PartKey, PartRow> rows, PartRow row) {
+    private static void add(Map<PartKey, PartState> rows, PartState row) {
         rows.put(row.key(), row);
     }
 
-    /** The map that {@code rows}, ordered by list and position, make together. */
-    static EscapeMap toMap(List<PartRow> rows) {
+    /** The map that the parts make together. */
+    static EscapeMap toMap(Parts parts) {
         ObjectNode root = JSON.createObjectNode();
-        for (PartRow row : rows) {
+        for (PartState row : parts.ordered()) {
             if (row.list().equals(HEAD)) {
                 JSON.readTree(row.body()).properties().forEach(field -> root.set(field.getKey(), field.getValue()));
             } else {
@@ -66,57 +63,7 @@ final class MapParts {
     }
 
     /** A part's content; null for a part that is not there. */
-    static JsonNode json(PartRow row) {
+    static JsonNode json(PartState row) {
         return row == null ? null : JSON.readTree(row.body());
-    }
-
-    /** The map's title in its head part. */
-    static String titleOf(PartRow head) {
-        return JSON.readTree(head.body()).get("title").stringValue();
-    }
-
-    /**
-     * What is new or different in {@code after}. A part that was there keeps its position, a new one comes last, so that
-     * taking a part out never touches its neighbours.
-     */
-    static List<PartRow> begun(Map<PartKey, PartRow> before, Map<PartKey, PartRow> after) {
-        Map<String, Integer> last = new HashMap<>();
-        before.values().forEach(row -> last.merge(row.list(), row.position(), Math::max));
-        List<PartRow> begun = new ArrayList<>();
-        after.forEach((key, row) -> {
-            PartRow old = before.get(key);
-            if (!same(old, row)) {
-                int position = old != null ? old.position() : last.merge(row.list(), 0, (most, zero) -> most + 1);
-                begun.add(row.at(position));
-            }
-        });
-        return begun;
-    }
-
-    /** The parts after a revision in which some begun and some ended. */
-    static Map<PartKey, PartRow> after(Map<PartKey, PartRow> before, List<PartRow> begun, List<PartKey> ended) {
-        Map<PartKey, PartRow> after = new LinkedHashMap<>(before);
-        Set<PartKey> changed = new HashSet<>();
-        begun.forEach(part -> {
-            after.put(part.key(), part);
-            changed.add(part.key());
-        });
-        ended.stream().filter(key -> !changed.contains(key)).forEach(after::remove);
-        return after;
-    }
-
-    /** The parts in the file's order, as the database would hand them out. */
-    static List<PartRow> ordered(Map<PartKey, PartRow> parts) {
-        return parts.values().stream().sorted(Comparator.comparing(PartRow::list).thenComparingInt(PartRow::position)
-                .thenComparing(PartRow::partId)).toList();
-    }
-
-    /** What is gone or different in {@code after}. */
-    static List<PartKey> ended(Map<PartKey, PartRow> before, Map<PartKey, PartRow> after) {
-        return before.keySet().stream().filter(key -> !same(before.get(key), after.get(key))).toList();
-    }
-
-    private static boolean same(PartRow one, PartRow other) {
-        return one != null && other != null && one.body().equals(other.body());
     }
 }

@@ -2,7 +2,9 @@ package app.narrowgate.server.map;
 
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.map.RetiredIds;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.revision.Revisions;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -15,12 +17,12 @@ public class MapShelf {
 
     private final MapMapper mapper;
     private final MapStore store;
-    private final RevisionWriter writer;
+    private final Revisions revisions;
 
-    MapShelf(MapMapper mapper, MapStore store, RevisionWriter writer) {
+    MapShelf(MapMapper mapper, MapStore store, Revisions revisions) {
         this.mapper = mapper;
         this.store = store;
-        this.writer = writer;
+        this.revisions = revisions;
     }
 
     /** The map that was there first, if there is any. */
@@ -36,10 +38,10 @@ public class MapShelf {
     @Transactional
     public StoredMap create(EscapeMap map, UUID author, String summary) {
         Soundness.require(map);
-        MapRow row = new MapRow(UUID.randomUUID(), map.title(), 1, writer.now(), null, null);
+        MapRow row = new MapRow(UUID.randomUUID(), map.title(), 1, revisions.now(), null, null);
         mapper.insert(row);
-        writer.first(row.id(), map, author, summary);
-        return new StoredMap(row.id(), 1, MapIndex.of(map));
+        revisions.first(row.id(), MapParts.of(map, 1), author, summary);
+        return new StoredMap(row.id(), 1, MapIndex.of(map), RetiredIds.NONE);
     }
 
     /** A new map that begins as another one is now. */
@@ -56,6 +58,6 @@ public class MapShelf {
     @Transactional
     public void archive(UUID id, boolean away) {
         store.lock(id);
-        mapper.archive(id, away ? writer.now() : null);
+        mapper.archive(id, away ? revisions.now() : null);
     }
 }

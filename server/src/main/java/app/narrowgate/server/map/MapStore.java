@@ -1,11 +1,16 @@
 package app.narrowgate.server.map;
 
+import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.map.PartKind;
+import app.narrowgate.core.map.RetiredIds;
 import app.narrowgate.server.problem.NotFoundException;
-import java.util.LinkedHashMap;
-import java.util.List;
+import app.narrowgate.server.revision.Parts;
+import app.narrowgate.server.revision.Revisions;
+import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
@@ -20,14 +25,21 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 public class MapStore {
 
     private final MapMapper mapper;
+    private final Revisions revisions;
     private final Map<UUID, Head> heads = new ConcurrentHashMap<>();
 
     /** A map's newest state as far as it is known here, with the parts as they are stored. */
-    record Head(StoredMap map, Map<PartKey, PartRow> parts) {
+    record Head(StoredMap map, Parts parts) {
+
+        /** The state after a step, in which the map is {@code changed}. */
+        Head next(Parts.Step step, EscapeMap changed) {
+            return new Head(map.next(changed), parts.after(step));
+        }
     }
 
-    MapStore(MapMapper mapper) {
+    MapStore(MapMapper mapper, Revisions revisions) {
         this.mapper = mapper;
+        this.revisions = revisions;
     }
 
     /**
@@ -50,7 +62,7 @@ public class MapStore {
             return headOf(row).map();
         }
         requireRevision(row, revision);
-        return new StoredMap(id, revision, MapIndex.of(MapParts.toMap(mapper.partsAt(id, revision))));
+        return new StoredMap(id, revision, MapIndex.of(MapParts.toMap(revisions.partsAt(id, revision))), RetiredIds.NONE);
     }
 
     /** The map's row, locked until the transaction ends, so that changes come one after the other. */
@@ -65,37 +77,44 @@ public class MapStore {
 
     /**
      * The newest state of a row that is read or locked. Inside a transaction it is remembered only if that transaction has
-     * not written a revision of its own, which {@link #written} does instead.
+     * not written a revision of its own, which {@link #advance} does instead.
      */
     Head headOf(MapRow row) {
         Head known = heads.get(row.id());
         if (known != null && known.map().revision() == row.head()) {
             return known;
         }
-        Head loaded = load(row.id(), row.head(), mapper.partsAt(row.id(), row.head()));
+        Head loaded = load(row.id(), row.head());
         if (!TransactionSynchronizationManager.isActualTransactionActive()) {
             remember(loaded);
         }
         return loaded;
     }
 
-    /** The parts as they stood at a revision, by their keys. */
-    Map<PartKey, PartRow> partsAt(UUID id, int revision) {
-        return byKey(mapper.partsAt(id, revision));
+    private Head load(UUID id, int revision) {
+        Parts parts = revisions.partsAt(id, revision);
+        EscapeMap map = MapParts.toMap(parts);
+        Set<String> once = new HashSet<>();
+        revisions.onceThere(id).forEach(part -> once.add(part.list() + "/" + part.partId()));
+        String reactions = PartKind.REACTIONS.list();
+        revisions.onceWithin(id, reactions, "responses").forEach(
+                response -> once.add(reactions + "/" + response.list() + "/" + response.partId()));
+        once.removeAll(RetiredIds.inUse(map));
+        return new Head(new StoredMap(id, revision, MapIndex.of(map), new RetiredIds(once)), parts);
     }
 
-    private static Head load(UUID id, int revision, List<PartRow> rows) {
-        return new Head(new StoredMap(id, revision, MapIndex.of(MapParts.toMap(rows))), byKey(rows));
+    /**
+     * Moves the map's row on to a state of which this transaction has written the revision. It is remembered when and if the
+     * transaction commits.
+     */
+    StoredMap advance(Head head) {
+        StoredMap map = head.map();
+        mapper.advance(map.id(), map.revision(), map.index().map().title());
+        written(head);
+        return map;
     }
 
-    private static Map<PartKey, PartRow> byKey(List<PartRow> rows) {
-        Map<PartKey, PartRow> parts = new LinkedHashMap<>();
-        rows.forEach(part -> parts.put(part.key(), part));
-        return parts;
-    }
-
-    /** Tells a state that this transaction has written; it is remembered when and if the transaction commits. */
-    void written(Head head) {
+    private void written(Head head) {
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {
@@ -114,6 +133,10 @@ public class MapStore {
      *
      * @throws NotFoundException otherwise
      */
+    public void requireRevision(UUID id, int revision) {
+        requireRevision(row(id), revision);
+    }
+
     static void requireRevision(MapRow row, int revision) {
         if (revision < 1 || revision > row.head()) {
             throw new NotFoundException("The map has no revision %d; the newest is %d.".formatted(revision, row.head()));

@@ -16,6 +16,8 @@ import app.narrowgate.core.map.Response;
 import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.map.StanceRef;
 import app.narrowgate.core.map.Technique;
+import app.narrowgate.server.revision.Revision;
+import app.narrowgate.server.revision.RevisionView;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
 import java.util.LinkedHashMap;
@@ -30,7 +32,8 @@ public record MapView(UUID id, int revision, String title, String about, HouseVi
         List<MovementView> movements, List<PrincipleView> principles, List<TechniqueView> techniques,
         List<SituationView> situations, List<OutcomeView> outcomes, List<ReactionView> reactions, List<AimView> aims,
         List<MatchupView> matchups, List<RuleView> rules, List<HoldTitle> holds,
-        @Nullable RevisionView undo, @Nullable RevisionView redo) {
+        @Schema(description = "Ids of what is gone, as list/id or reactions/id/id; never to be given to anything else")
+        List<String> retired, @Nullable RevisionView undo, @Nullable RevisionView redo) {
 
     @Schema(name = "House", description = "What holds where nothing else is asked for")
     record HouseView(@Schema(description = "Missing where the map has no matchup") @Nullable String matchup,
@@ -164,7 +167,7 @@ public record MapView(UUID id, int revision, String title, String about, HouseVi
         return codes.stream().map(Coded::code).sorted().toList();
     }
 
-    static MapView of(StoredMap stored, RevisionRow undo, RevisionRow redo) {
+    static MapView of(StoredMap stored, Revision undo, Revision redo) {
         EscapeMap map = stored.index().map();
         return new MapView(stored.id(), stored.revision(), map.title(), map.about(),
                 HouseView.of(map), map.families().stream().map(f -> new Named(f.id().value(), f.title())).toList(),
@@ -179,6 +182,7 @@ public record MapView(UUID id, int revision, String title, String about, HouseVi
                 map.matchups().stream().map(MatchupView::of).toList(),
                 map.rulesInForce().stream().map(RuleView::of).toList(),
                 map.holds().stream().map(HoldTitle::of).toList(),
+                stored.retired().paths().stream().sorted().toList(),
                 undo == null ? null : RevisionView.of(undo), redo == null ? null : RevisionView.of(redo));
     }
 

@@ -1,6 +1,7 @@
 package app.narrowgate.server.map;
 
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.PartKind;
 import app.narrowgate.exchange.map.MapFolder;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -25,8 +26,8 @@ public final class ReferenceMap {
      */
     static EscapeMap empty(String title) {
         EscapeMap map = read();
-        return new EscapeMap(title, "", map.house(), map.families(), map.facts(), map.principles(), map.movements(), List.of(),
-                List.of(), map.outcomes(), List.of(), map.aims(), map.matchups(), map.rules(), List.of());
+        return map.titled(title).about("").with(PartKind.TECHNIQUES, List.of()).with(PartKind.SITUATIONS, List.of())
+                .with(PartKind.REACTIONS, List.of()).with(PartKind.HOLDS, List.of());
     }
 
     private static String file(String name) {

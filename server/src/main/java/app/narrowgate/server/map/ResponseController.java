@@ -46,7 +46,7 @@ class ResponseController {
             @Valid @RequestBody ResponseEdit edit, @AuthenticationPrincipal SignedIn who) {
         Id id = Id.of(reaction);
         return views.of(editing.edit(mapId, edit.revision(), who, "Added “%s”".formatted(edit.cue().strip()),
-                map -> MapEdits.addResponse(map, id, edit)));
+                (map, retired) -> MapEdits.addResponse(map, retired, id, edit)));
     }
 
     @DeleteMapping("/{response}")
@@ -71,7 +71,7 @@ class ResponseController {
         String cue = MapEdits.response(MapEdits.reaction(store.head(mapId).index().map(), from), id).cue();
         return views.of(editing.edit(mapId, move.revision(), who,
                 "Moved “%s” to “%s”".formatted(cue, reactionTitle(mapId, to)),
-                map -> MapEdits.moveResponse(map, from, id, to)));
+                (map, retired) -> MapEdits.moveResponse(map, retired, from, id, to)));
     }
 
     /**

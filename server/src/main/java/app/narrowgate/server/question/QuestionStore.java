@@ -71,10 +71,10 @@ public class QuestionStore {
         QuestionRow question = mapper.byId(mapId, id).orElseThrow(QuestionStore::gone);
         String cue = cue(question.words());
         Id[] made = new Id[1];
-        StoredMap stored = editing.edit(mapId, revision, who, "Answered “%s”".formatted(question.words()), map -> {
+        StoredMap stored = editing.edit(mapId, revision, who, "Answered “%s”".formatted(question.words()), (map, retired) -> {
             Reaction reaction = MapIndex.of(map).reaction(reactionId).orElseThrow(() -> new NotFoundException(
                     "No reaction is called “%s”; it may have been taken out meanwhile.".formatted(reactionId)));
-            made[0] = EscapeMap.freeId(cue, reaction.responses(), Response::id);
+            made[0] = retired.free(cue, reaction);
             return map.with(reaction.withResponse(new Response(made[0], cue, often, leads)));
         });
         mapper.answered(mapId, id, reactionId.value(), made[0].value());

@@ -50,9 +50,9 @@ class BadInputTest extends DemoMapTest {
     @ParameterizedTest
     @ValueSource(strings = {"-1", "121", "1e99", "\"2\"", "null", "true", "[2]"})
     void aBadTimeIsRefused(String seconds) {
-        refused(client.post(map + "/parts/reactions", """
-                {"revision":1,"name":"New","part":{"from":"mount-low","technique":"trap-and-bridge","works":"often",
-                 "responses":[],"seconds":%s}}""".formatted(seconds)));
+        refused(client.putPart(map, 1, "reactions", "new", """
+                {"from":"mount-low","technique":"trap-and-bridge","works":"often","responses":[],"seconds":%s}"""
+                .formatted(seconds)));
     }
 
     @ParameterizedTest

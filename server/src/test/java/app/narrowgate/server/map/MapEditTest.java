@@ -87,7 +87,8 @@ class MapEditTest {
     /** Puts a part of the map back with some of its words changed. */
     private Answer reword(TestClient who, int revision, String part, String words, String others) {
         String changed = who.get(map + "/parts/" + part).text().replace(words, others);
-        return who.put(map + "/parts/" + part, "{\"revision\":%d,\"part\":%s}".formatted(revision, changed));
+        String[] key = part.split("/");
+        return who.putPart(map, revision, key[0], key[1], changed);
     }
 
     @Test
@@ -100,7 +101,7 @@ class MapEditTest {
         assertThat(stale.status()).isEqualTo(409);
         JsonNode changed = stale.json().get("changed").get(0);
         assertThat(changed.get("author").stringValue()).isEqualTo("Tamsin Orrel");
-        assertThat(changed.get("summary").stringValue()).startsWith("Changed “");
+        assertThat(changed.get("summary").stringValue()).isEqualTo("Put a part");
         assertThat(client.get(map + "/file").text()).contains("They fall on their hands")
                 .doesNotContain("They catch themselves late");
     }
@@ -156,9 +157,9 @@ class MapEditTest {
                   "needs":{"arm-to-trap":false},"seconds":1.1,"works":0.35,"responses":[]}}]}""".formatted(revision())).json();
         assertThat(added.get("techniques").findValuesAsString("title")).contains("Bump and turn");
         String reaction = map + "/parts/reactions/high-bump";
-        Answer changed = client.put(reaction, """
-                {"revision":%d,"part":{"from":"mount-high","technique":"bump-and-turn","seconds":0.9,"works":"rarely",
-                 "stuffed":"mount-arm-lock","responses":[]}}""".formatted(revision()));
+        Answer changed = client.putPart(map, revision(), "reactions", "high-bump", """
+                {"from":"mount-high","technique":"bump-and-turn","seconds":0.9,"works":"rarely",
+                 "stuffed":"mount-arm-lock","responses":[]}""");
         assertThat(changed.status()).as(changed.text()).isEqualTo(200);
         assertThat(client.get(reaction).json().get("stuffed").stringValue()).isEqualTo("mount-arm-lock");
         assertThat(client.delete(reaction + "?revision=" + revision()).status()).isEqualTo(200);

@@ -52,10 +52,10 @@ class PartApiTest extends DemoMapTest {
 
     @Test
     void aSituationIsAddedChangedPreviewedAndTakenOut() {
-        Answer added = client.post(copy + "/parts/situations", """
-                {"revision":%d,"name":"Wrestler’s ride","part":{"title":"Wrestler’s ride","family":"turtle",
-                 "stage":"joined","clock":{"seconds":4,"becomes":"back-joined"},"entry":1}}""".formatted(revision()));
-        assertThat(added.status()).as(added.text()).isEqualTo(201);
+        Answer added = client.putPart(copy, revision(), "situations", "wrestler-s-ride", """
+                {"title":"Wrestler’s ride","family":"turtle","stage":"joined",
+                 "clock":{"seconds":4,"becomes":"back-joined"},"entry":1}""");
+        assertThat(added.status()).as(added.text()).isEqualTo(200);
         String part = copy + "/parts/situations/wrestler-s-ride";
         String changed = client.get(part).text().replace("\"seconds\":4", "\"seconds\":9");
 
@@ -64,9 +64,37 @@ class PartApiTest extends DemoMapTest {
         assertThat(preview.get("start").doubleValue()).isPositive();
         assertThat(client.get(part).text()).as("a preview stores nothing").contains("\"seconds\":4");
 
-        assertThat(client.put(part, "{\"revision\":%d,\"part\":%s}".formatted(revision(), changed)).status()).isEqualTo(200);
+        assertThat(client.putPart(copy, revision(), "situations", "wrestler-s-ride", changed).status()).isEqualTo(200);
+        assertThat(client.get(part).text()).contains("\"seconds\":9");
         assertThat(client.delete(part + "?revision=" + revision()).status()).isEqualTo(200);
         assertThat(client.get(part).status()).isEqualTo(404);
+    }
+
+    @Test
+    void anIdThatBelongedToSomethingIsNotGivenToSomethingElse() {
+        client.putPart(copy, revision(), "facts", "ice", "{\"title\":\"The mat is ice\"}");
+        assertThat(client.delete(copy + "/parts/facts/ice?revision=" + revision()).status()).isEqualTo(200);
+        assertThat(client.get(copy).json().get("retired").valueStream().map(JsonNode::stringValue)).contains("facts/ice");
+        int before = revision();
+        Answer again = client.putPart(copy, before, "facts", "ice", "{\"title\":\"They wear ice skates\"}");
+        assertThat(again.status()).isEqualTo(422);
+        assertThat(again.json().get("problems").findValuesAsString("place")).containsExactly("/id");
+        assertThat(revision()).isEqualTo(before);
+        client.post(copy + "/undo?revision=" + before, "");
+        assertThat(client.get(copy + "/parts/facts/ice").json().get("title").stringValue()).isEqualTo("The mat is ice");
+        assertThat(client.get(copy).json().get("retired").valueStream().map(JsonNode::stringValue)).doesNotContain("facts/ice");
+    }
+
+    @Test
+    void aResponseThatIsGoneLeavesItsIdToNoOther() {
+        String responses = copy + "/reactions/hub-roll/responses";
+        String quick = "{\"revision\":%d,\"cue\":\"They whistle\",\"often\":{\"word\":\"rarely\"}}";
+        client.post(responses, quick.formatted(revision()));
+        client.delete(responses + "/they-whistle?revision=" + revision());
+        Answer again = client.post(responses, quick.formatted(revision()));
+        assertThat(again.status()).as(again.text()).isEqualTo(201);
+        assertThat(client.get(copy + "/parts/reactions/hub-roll").json().get("responses").findValuesAsString("id"))
+                .contains("they-whistle-2").doesNotContain("they-whistle");
     }
 
     @Test
@@ -88,9 +116,8 @@ class PartApiTest extends DemoMapTest {
     @Test
     void aFaultIsNamedByItsFieldAndNothingIsStored() {
         int before = revision();
-        Answer refused = client.post(copy + "/parts/situations", """
-                {"revision":%d,"name":"Odd","part":{"title":"Odd","family":"nowhere","stage":"late","entry":-2}}"""
-                .formatted(before));
+        Answer refused = client.putPart(copy, before, "situations", "odd", """
+                {"title":"Odd","family":"nowhere","stage":"late","entry":-2}""");
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.json().get("problems").findValuesAsString("place"))
                 .containsExactlyInAnyOrder("/stage", "/entry", "/family");
@@ -114,9 +141,8 @@ class PartApiTest extends DemoMapTest {
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.json().findValuesAsString("place")).containsExactly("/needs/any/1/work");
 
-        Answer stored = client.post(copy + "/parts/holds", "{\"revision\":%d,\"name\":\"Shin ride\",\"part\":%s}"
-                .formatted(revision(), pin.formatted(2)));
-        assertThat(stored.status()).as(stored.text()).isEqualTo(201);
+        Answer stored = client.putPart(copy, revision(), "holds", "shin-ride", pin.formatted(2));
+        assertThat(stored.status()).as(stored.text()).isEqualTo(200);
         assertThat(stored.json().get("holds").findValuesAsString("id")).contains("shin-ride");
     }
 

@@ -180,8 +180,7 @@ class OddsApiTest extends DemoMapTest {
         int revision = client.get(map).json().get("revision").intValue();
         ObjectNode rule = (ObjectNode) client.get(map + "/parts/rules/heavier-strength").json();
         rule.put("amount", -0.2).put("reason", "Seen on our mat.").put("source", "our record");
-        Answer changed = client.put(map + "/parts/rules/heavier-strength",
-                "{\"revision\":%d,\"part\":%s}".formatted(revision, rule));
+        Answer changed = client.putPart(map, revision, "rules", "heavier-strength", rule);
         assertThat(changed.status()).as(changed.text()).isEqualTo(200);
         assertThat(get("/odds?weightGap=30").get("start").doubleValue()).isLessThan(before);
         client.post(map + "/undo?revision=" + (revision + 1), "");

@@ -41,10 +41,9 @@ class ReviewApiTest extends DemoMapTest {
 
     @Test
     void aMendIsOneChangeAndCanBeUndone() {
-        Answer added = client.post(map + "/parts/situations", """
-                {"revision":%d,"name":"Lost place","part":{"title":"Lost place","family":"turtle","stage":"joined"}}"""
-                .formatted(revision()));
-        assertThat(added.status()).as(added.text()).isEqualTo(201);
+        Answer added = client.putPart(map, revision(), "situations", "lost-place", """
+                {"title":"Lost place","family":"turtle","stage":"joined"}""");
+        assertThat(added.status()).as(added.text()).isEqualTo(200);
         JsonNode finding = finding("unreachable", "lost-place").orElseThrow();
         assertThat(finding.get("mends").findValuesAsString("title")).containsExactly("Let some rounds start here");
         Answer mended = client.post(map + "/review/mend", """

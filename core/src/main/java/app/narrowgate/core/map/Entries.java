@@ -6,10 +6,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 
-/** Replacing and finding parts in the lists of a map. */
-final class Parts {
+/** Replacing and finding entries of lists by their ids. */
+final class Entries {
 
-    private Parts() {
+    private Entries() {
     }
 
     /** A copy of {@code list} with {@code part} in the place of the one with the same id, or at the end. */

@@ -1,4 +1,4 @@
-package app.narrowgate.server.map;
+package app.narrowgate.server.revision;
 
 import java.time.Instant;
 import java.util.UUID;
@@ -9,6 +9,6 @@ import java.util.UUID;
  * @param kind edit, undo or redo
  * @param target the revision that an undo takes back or a redo brings back; null for an edit
  */
-record RevisionRow(int number, String kind, Integer target, UUID author, String authorName, Instant at,
+public record Revision(int number, String kind, Integer target, UUID author, String authorName, Instant at,
         String summary) {
 }

@@ -1,4 +1,4 @@
-package app.narrowgate.server.map;
+package app.narrowgate.server.revision;
 
 import app.narrowgate.core.revision.UndoState;
 import java.util.OptionalInt;

@@ -1,6 +1,15 @@
-package app.narrowgate.server.map;
+package app.narrowgate.server.history;
 
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.map.MapHistory;
+import app.narrowgate.server.map.MapStore;
+import app.narrowgate.server.map.MapView;
+import app.narrowgate.server.map.MapViews;
+import app.narrowgate.server.map.PartChangeView;
+import app.narrowgate.server.revision.NamedVersions;
+import app.narrowgate.server.revision.RevisionView;
+import app.narrowgate.server.revision.Revisions;
+import app.narrowgate.server.revision.NamedVersion;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -24,7 +33,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** A map's history: who changed what, going back, named versions. */
+/** A map's history: who changed what, undoing, redoing, going back, what differs, named versions. */
 @RestController
 @RequestMapping("/api/maps/{mapId}")
 @Tag(name = "history")
@@ -36,18 +45,20 @@ class HistoryController {
 
     @Schema(name = "Version")
     record VersionView(UUID id, int revision, String name, String author, Instant at) {
-        static VersionView of(VersionRow row) {
+        static VersionView of(NamedVersion row) {
             return new VersionView(row.id(), row.revision(), row.name(), row.authorName(), row.at());
         }
     }
 
     private final MapStore store;
-    private final MapVersions versions;
+    private final Revisions revisions;
+    private final NamedVersions versions;
     private final MapHistory history;
     private final MapViews views;
 
-    HistoryController(MapStore store, MapVersions versions, MapHistory history, MapViews views) {
+    HistoryController(MapStore store, Revisions revisions, NamedVersions versions, MapHistory history, MapViews views) {
         this.store = store;
+        this.revisions = revisions;
         this.versions = versions;
         this.history = history;
         this.views = views;
@@ -57,20 +68,35 @@ class HistoryController {
     @Operation(operationId = "mapHistory", summary = "Who changed what, newest first")
     List<RevisionView> history(@PathVariable UUID mapId,
             @RequestParam(defaultValue = "50") @Min(1) @Max(500) int most) {
-        return history.history(mapId, most).stream().map(RevisionView::of).toList();
+        store.requireRevision(mapId, 1);
+        return revisions.since(mapId, 0, most).stream().map(RevisionView::of).toList();
     }
 
     @GetMapping("/difference")
     @Operation(operationId = "difference", summary = "What differs between two revisions, field by field")
-    List<MapDifference.Change> difference(@PathVariable UUID mapId, @RequestParam @Min(1) int from,
+    List<PartChangeView> difference(@PathVariable UUID mapId, @RequestParam @Min(1) int from,
             @RequestParam @Min(1) int to) {
-        return history.difference(mapId, from, to);
+        return PartChangeView.between(store.at(mapId, from), store.at(mapId, to));
     }
 
     @GetMapping("/difference-from/{other}")
     @Operation(operationId = "differenceFrom", summary = "What differs in this map from another one, field by field")
-    List<MapDifference.Change> differenceFrom(@PathVariable UUID mapId, @PathVariable UUID other) {
-        return MapDifference.between(store.head(other), store.head(mapId));
+    List<PartChangeView> differenceFrom(@PathVariable UUID mapId, @PathVariable UUID other) {
+        return PartChangeView.between(store.head(other), store.head(mapId));
+    }
+
+    @PostMapping("/undo")
+    @Operation(operationId = "undo", summary = "Take the last change back")
+    MapView undo(@PathVariable UUID mapId, @RequestParam @Min(1) int revision,
+            @AuthenticationPrincipal SignedIn who) {
+        return views.of(history.undo(mapId, revision, who));
+    }
+
+    @PostMapping("/redo")
+    @Operation(operationId = "redo", summary = "Bring back what was taken back last")
+    MapView redo(@PathVariable UUID mapId, @RequestParam @Min(1) int revision,
+            @AuthenticationPrincipal SignedIn who) {
+        return views.of(history.redo(mapId, revision, who));
     }
 
     @PostMapping("/restore")
@@ -84,7 +110,8 @@ class HistoryController {
     @GetMapping("/versions")
     @Operation(operationId = "versions", summary = "Revisions that were given a name, newest first")
     List<VersionView> versions(@PathVariable UUID mapId) {
-        return versions.versions(mapId).stream().map(VersionView::of).toList();
+        store.requireRevision(mapId, 1);
+        return versions.of(mapId).stream().map(VersionView::of).toList();
     }
 
     @PostMapping("/versions")
@@ -92,6 +119,7 @@ class HistoryController {
     @Operation(operationId = "nameVersion", summary = "Give a revision a name")
     VersionView name(@PathVariable UUID mapId, @Valid @RequestBody NewVersion version,
             @AuthenticationPrincipal SignedIn who) {
+        store.requireRevision(mapId, version.revision());
         return VersionView.of(versions.name(mapId, version.revision(), version.name(), who));
     }
 

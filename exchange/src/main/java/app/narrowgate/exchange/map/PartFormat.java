@@ -1,0 +1,49 @@
+package app.narrowgate.exchange.map;
+
+import app.narrowgate.core.check.Text;
+import app.narrowgate.core.map.Fact;
+import app.narrowgate.core.map.Family;
+import app.narrowgate.core.map.Part;
+import app.narrowgate.core.map.PartKind;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.function.Function;
+import tools.jackson.databind.node.ObjectNode;
+
+/** How parts of one kind are read and written. */
+record PartFormat<T extends Part>(Reader<T> reader, Function<T, ObjectNode> writer) {
+
+    /** Reads a part; what is wrong goes into the reader's list of problems. */
+    interface Reader<T> {
+        T read(MapReader reader, Fields fields);
+    }
+
+    private static final Map<PartKind<?>, PartFormat<?>> ALL = new LinkedHashMap<>();
+
+    static {
+        add(PartKind.FAMILIES, (r, f) -> new Family(f.id(), f.text("title", Text.TITLE)),
+                family -> MapWriter.named(family.id(), family.title()));
+        add(PartKind.FACTS, (r, f) -> new Fact(f.id(), f.text("title", Text.TITLE)),
+                fact -> MapWriter.named(fact.id(), fact.title()));
+        add(PartKind.PRINCIPLES, (r, f) -> MapReader.principle(f), MapWriter::principle);
+        add(PartKind.MOVEMENTS, MapReader::movement, MapWriter::movement);
+        add(PartKind.TECHNIQUES, MapReader::technique, MapWriter::technique);
+        add(PartKind.SITUATIONS, (r, f) -> MapReader.situation(f), MapWriter::situation);
+        add(PartKind.OUTCOMES, (r, f) -> MapReader.outcome(f), MapWriter::outcome);
+        add(PartKind.REACTIONS, MapReader::reaction, MapWriter::reaction);
+        add(PartKind.AIMS, (r, f) -> MapReader.aim(f), MapWriter::aim);
+        add(PartKind.MATCHUPS, MapReader::matchup, MapWriter::matchup);
+        add(PartKind.RULES, (r, f) -> MapReader.rule(f), MapWriter::rule);
+        add(PartKind.HOLDS, MapReader::hold, MapWriter::hold);
+    }
+
+    private static <T extends Part> void add(PartKind<T> kind, Reader<T> reader, Function<T, ObjectNode> writer) {
+        ALL.put(kind, new PartFormat<>(reader, writer));
+    }
+
+    /** The format of a kind; every kind has one. */
+    @SuppressWarnings("unchecked") // Filled kind by kind.
+    static <T extends Part> PartFormat<T> of(PartKind<T> kind) {
+        return (PartFormat<T>) ALL.get(kind);
+    }
+}

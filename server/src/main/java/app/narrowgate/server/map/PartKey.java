@@ -1,5 +1,0 @@
-package app.narrowgate.server.map;
-
-/** Names a part within its map. */
-record PartKey(String list, String partId) {
-}
