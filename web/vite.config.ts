@@ -6,5 +6,20 @@ export default defineConfig({
   plugins: [react(), tailwindcss()],
   build: { target: "es2022", sourcemap: false },
   server: { proxy: { "/api": "http://127.0.0.1:8080" } },
-  test: { environment: "jsdom", setupFiles: "src/test/setup.ts", include: ["src/**/*.test.{ts,tsx}"] },
+  test: {
+    pool: "threads",
+    maxWorkers: 2,
+    projects: [
+      { extends: true, test: { name: "logic", environment: "node", include: ["src/**/*.test.ts"] } },
+      {
+        extends: true,
+        test: {
+          name: "components",
+          environment: "jsdom",
+          setupFiles: "src/test/setup.ts",
+          include: ["src/**/*.test.tsx"],
+        },
+      },
+    ],
+  },
 });

@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../../api/client";
 import { findingPath, lowerFirst, withoutThey } from "./holes";
