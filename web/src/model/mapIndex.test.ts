@@ -14,6 +14,24 @@ it("finds a part in its own list only", () => {
   expect(indexOf(map).situation(undefined)).toBeUndefined();
 });
 
+it("finds a response within its reaction only, and what is taught in a place", () => {
+  const taught = aMap({
+    reactions: [
+      { id: "bridge", from: "low", responses: [{ id: "post", cue: "They post" }] },
+      { id: "frame", from: "low", responses: [] },
+    ],
+  });
+  expect(indexOf(taught).response("bridge", "post")?.cue).toBe("They post");
+  expect(indexOf(taught).response("frame", "post")).toBeUndefined();
+  expect(indexOf(taught).response("bridge", undefined)).toBeUndefined();
+  expect(
+    indexOf(taught)
+      .reactionsFrom("low")
+      .map((r) => r.id),
+  ).toEqual(["bridge", "frame"]);
+  expect(indexOf(taught).reactionsFrom(undefined)).toEqual([]);
+});
+
 it("is made once for each state of the map", () => {
   expect(indexOf(map)).toBe(indexOf(map));
   const renamed = aMap({ ...map, situations: [{ id: "low", title: "Lower" }] });

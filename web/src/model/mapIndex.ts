@@ -1,3 +1,4 @@
+import { group } from "d3-array";
 import type { Schemas } from "../api/client";
 
 type Whole = Schemas["Map"];
@@ -20,7 +21,15 @@ type Name = keyof typeof LISTS;
 type PartOf<N extends Name> = Whole[(typeof LISTS)[N]][number];
 
 /** A map's parts by their ids; what is not there is undefined, and so is what is asked for without an id. */
-export type MapIndex = { [N in Name]: (id: string | null | undefined) => PartOf<N> | undefined };
+export type MapIndex = { [N in Name]: (id: string | null | undefined) => PartOf<N> | undefined } & {
+  /** A response, which is unique within its reaction only. */
+  response: (
+    reaction: string | null | undefined,
+    response: string | null | undefined,
+  ) => Schemas["Response"] | undefined;
+  /** What is taught in a situation, in the map's order. */
+  reactionsFrom: (situation: string | null | undefined) => Schemas["Reaction"][];
+};
 
 const made = new WeakMap<Whole, MapIndex>();
 
@@ -28,9 +37,13 @@ const made = new WeakMap<Whole, MapIndex>();
 export function indexOf(map: Whole): MapIndex {
   let index = made.get(map);
   if (!index) {
-    index = Object.fromEntries(
-      (Object.keys(LISTS) as Name[]).map((name) => [name, lookUp<{ id: string }>(() => map[LISTS[name]])]),
-    ) as MapIndex;
+    index = {
+      ...Object.fromEntries(
+        (Object.keys(LISTS) as Name[]).map((name) => [name, lookUp<{ id: string }>(() => map[LISTS[name]])]),
+      ),
+      response: responses(map),
+      reactionsFrom: reactionsFrom(map),
+    } as MapIndex;
     made.set(map, index);
   }
   return index;
@@ -41,5 +54,27 @@ function lookUp<T extends { id: string }>(list: () => T[]) {
   return (id: string | null | undefined): T | undefined => {
     byId ??= new Map(list().map((part) => [part.id, part]));
     return id === null || id === undefined ? undefined : byId.get(id);
+  };
+}
+
+function responses(map: Whole): MapIndex["response"] {
+  const byReaction = new Map<string, (id: string | null | undefined) => Schemas["Response"] | undefined>();
+  return (reaction, response) => {
+    const whole = indexOf(map).reaction(reaction);
+    if (!whole) return undefined;
+    if (!byReaction.has(whole.id))
+      byReaction.set(
+        whole.id,
+        lookUp(() => whole.responses),
+      );
+    return byReaction.get(whole.id)!(response);
+  };
+}
+
+function reactionsFrom(map: Whole): MapIndex["reactionsFrom"] {
+  let byPlace: Map<string, Schemas["Reaction"][]> | undefined;
+  return (situation) => {
+    byPlace ??= group(map.reactions, (reaction) => reaction.from);
+    return byPlace.get(situation ?? "") ?? [];
   };
 }

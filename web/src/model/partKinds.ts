@@ -71,6 +71,11 @@ export function partsOf(map: Whole, list: PartList): Named[] {
   return PART_KINDS[list].parts(map);
 }
 
+/** What a part is called; its id where it is not there. */
+export function titleIn(map: Whole, list: PartList, id: string): string {
+  return partsOf(map, list).find((part) => part.id === id)?.title ?? id;
+}
+
 /** The lists whose parts one field can name; they share their ids. */
 export function namedAlike(list: PartList): PartList[] {
   return list === "situations" || list === "outcomes" ? ["situations", "outcomes"] : [list];

@@ -1,10 +1,16 @@
-import { useId, useMemo, useRef, useState, type ReactNode } from "react";
+import { useCombobox } from "downshift";
+import { useMemo, useState } from "react";
 import { find, prepare } from "./find";
 
 export interface Choice {
   id: string;
   title: string;
   detail?: string;
+}
+
+/** What can be taken from the list: one of the choices, or what was typed as something new. */
+interface Offer extends Choice {
+  made?: boolean;
 }
 
 const MOST = 50;
@@ -34,134 +40,101 @@ export function Picker({
   invalid?: boolean;
   describedBy?: string;
 }) {
-  const id = useId();
   const [typed, setTyped] = useState<string>();
-  const [at, setAt] = useState(0);
-  const list = useRef<HTMLUListElement>(null);
   const all = useMemo(
     () => (none === undefined ? choices : [{ id: "", title: none }, ...choices]),
     [choices, none],
   );
   const prepared = useMemo(() => prepare(all), [all]);
   const open = typed !== undefined;
-  const found: Choice[] = open ? find(prepared, typed, MOST) : [];
   const name = typed?.trim() ?? "";
   const exact = choices.some((c) => c.title.toLowerCase() === name.toLowerCase());
-  const canMake = open && onNew !== undefined && name !== "" && !exact;
-  const count = found.length + (canMake ? 1 : 0);
-  const chosen = Math.min(at, count - 1);
+  const found: Offer[] = open ? find(prepared, typed, MOST) : [];
+  const offers =
+    open && onNew && name !== "" && !exact
+      ? [...found, { id: name, title: `New: “${name}”`, made: true }]
+      : found;
   const shown = all.find((c) => c.id === value)?.title ?? "";
-  const take = (index: number) => {
-    const choice = found[index];
-    if (choice) onChange(choice.id);
-    else if (canMake) onNew(name);
-    setTyped(undefined);
-  };
-  const move = (step: number) => {
-    const next = (chosen + step + count) % Math.max(count, 1);
-    setAt(next);
-    list.current?.children[next]?.scrollIntoView({ block: "nearest" });
-  };
+  const combobox = useCombobox<Offer>({
+    items: offers,
+    itemToString: (offer) => offer?.title ?? "",
+    inputId: control,
+    inputValue: typed ?? shown,
+    isOpen: open,
+    // What is picked is the caller's; here every pick is a new one.
+    selectedItem: null,
+    defaultHighlightedIndex: 0,
+    stateReducer: (_, { type, changes }) => {
+      if (type === useCombobox.stateChangeTypes.InputClick) return { ...changes, isOpen: true };
+      // Passing by takes nothing; having typed and going on does.
+      const passedBy = type === useCombobox.stateChangeTypes.InputBlur && name === "";
+      return passedBy ? { ...changes, selectedItem: null } : changes;
+    },
+    onStateChange: ({ type, isOpen, selectedItem }) => {
+      // What is typed has been taken already.
+      if (type === useCombobox.stateChangeTypes.InputChange) return;
+      if (isOpen !== undefined) setTyped(isOpen ? "" : undefined);
+      if (selectedItem?.made) onNew?.(selectedItem.id);
+      else if (selectedItem) onChange(selectedItem.id);
+    },
+  });
   return (
     <div className="relative mt-0.5">
       <input
-        id={control}
-        role="combobox"
-        aria-label={label}
-        aria-expanded={open}
-        aria-controls={`${id}-list`}
-        aria-autocomplete="list"
-        aria-activedescendant={open && count > 0 ? `${id}-${chosen}` : undefined}
-        aria-invalid={invalid}
-        aria-describedby={describedBy}
-        autoComplete="off"
-        className="box"
-        placeholder={none === undefined ? "a few letters" : undefined}
-        value={typed ?? shown}
-        onFocus={(event) => event.target.select()}
-        onMouseDown={() => {
-          if (!open) {
-            setTyped("");
-            setAt(0);
-          }
-        }}
-        onChange={(event) => {
-          setTyped(event.target.value);
-          setAt(0);
-        }}
-        onBlur={() => setTyped(undefined)}
-        onKeyDown={(event) => {
-          if (event.key === "ArrowDown" || event.key === "ArrowUp") {
-            event.preventDefault();
-            if (open) move(event.key === "ArrowDown" ? 1 : -1);
-            else setTyped("");
-          } else if (open && event.key === "Enter") {
-            event.preventDefault();
-            take(chosen);
-          } else if (open && event.key === "Tab" && name !== "") {
-            take(chosen);
-          } else if (open && event.key === "Escape") {
-            event.stopPropagation();
-            setTyped(undefined);
-          }
-        }}
+        {...combobox.getInputProps({
+          "aria-label": label,
+          "aria-invalid": invalid,
+          "aria-describedby": describedBy,
+          className: "box",
+          placeholder: none === undefined ? "a few letters" : undefined,
+          onFocus: (event) => event.target.select(),
+          // At once, or the cursor would jump to the end of what is typed in the middle.
+          onChange: (event) => setTyped(event.currentTarget.value),
+          onKeyDown: (event) => {
+            if (event.key !== "Escape") return;
+            // Open, it closes the list and no more; closed, it is for what the field stands in.
+            if (open) event.stopPropagation();
+            else Object.assign(event.nativeEvent, { preventDownshiftDefault: true });
+          },
+        })}
       />
-      {open && (
-        <ul
-          ref={list}
-          id={`${id}-list`}
-          role="listbox"
-          aria-label={label}
-          className="absolute inset-x-0 top-full z-20 max-h-72 overflow-y-auto border-2 border-ink bg-ground"
-        >
-          {found.map((choice, index) => (
-            <Option key={choice.id} id={`${id}-${index}`} chosen={index === chosen} take={() => take(index)}>
-              {choice.title}
-              {choice.detail && (
-                <span className={index === chosen ? "" : "text-quiet"}> {choice.detail}</span>
+      <ul
+        {...combobox.getMenuProps({ "aria-label": label })}
+        hidden={offers.length === 0}
+        className="absolute inset-x-0 top-full z-20 max-h-72 overflow-y-auto border-2 border-ink bg-ground"
+      >
+        {offers.map((offer, index) => (
+          <li
+            key={offer.made ? "+" : offer.id}
+            {...combobox.getItemProps({ item: offer, index })}
+            className="flex min-h-11 cursor-pointer items-center gap-x-1.5 px-2 py-1 aria-selected:bg-ink aria-selected:text-ground lg:min-h-0"
+          >
+            <span>
+              {offer.title}
+              {offer.detail && (
+                <span className={index === combobox.highlightedIndex ? "" : "text-quiet"}>
+                  {" "}
+                  {offer.detail}
+                </span>
               )}
-            </Option>
-          ))}
-          {canMake && (
-            <Option
-              id={`${id}-${found.length}`}
-              chosen={chosen === found.length}
-              take={() => take(found.length)}
-            >
-              New: “{name}”
-            </Option>
-          )}
-          {count === 0 && <li className="px-2 py-1.5 text-quiet">Nothing has these letters.</li>}
-        </ul>
-      )}
+            </span>
+          </li>
+        ))}
+      </ul>
+      <p
+        role="status"
+        className={
+          open && offers.length === 0
+            ? "absolute inset-x-0 top-full z-20 border-2 border-ink bg-ground px-2 py-1.5 text-quiet"
+            : "sr-only"
+        }
+      >
+        {open && (offers.length === 0 ? "Nothing has these letters." : fit(offers.length))}
+      </p>
     </div>
   );
 }
 
-function Option({
-  id,
-  chosen,
-  take,
-  children,
-}: {
-  id: string;
-  chosen: boolean;
-  take: () => void;
-  children: ReactNode;
-}) {
-  return (
-    <li
-      id={id}
-      role="option"
-      aria-selected={chosen}
-      className="flex min-h-11 cursor-pointer items-center gap-x-1.5 px-2 py-1 hover:bg-lane aria-selected:bg-ink aria-selected:text-ground lg:min-h-0"
-      // Before the field loses the focus.
-      onMouseDown={(event) => {
-        event.preventDefault();
-        take();
-      }}
-    >
-      <span>{children}</span>
-    </li>
-  );
+function fit(count: number): string {
+  return count === 1 ? "One fits." : `${count} fit.`;
 }

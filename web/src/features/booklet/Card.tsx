@@ -79,7 +79,7 @@ export function Card({
               <table className="mt-1 w-full border-collapse text-left sm:ml-8 sm:w-[calc(100%-2rem)]">
                 <tbody>
                   {odds.responses.map((response) => {
-                    const cue = reaction.responses.find((r) => r.id === response.response)?.cue ?? "";
+                    const cue = indexOf(map).response(reaction.id, response.response)?.cue ?? "";
                     return (
                       <tr key={response.response} className="border-t border-rule align-top">
                         <td className="py-0.5 pr-3">They {lowerFirst(withoutThey(cue))}</td>

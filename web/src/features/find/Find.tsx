@@ -1,4 +1,5 @@
-import { useId, useMemo, useRef, useState } from "react";
+import { useCombobox } from "downshift";
+import { useMemo, useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 import { useCommands } from "../../ui/commands";
 import { find, prepare } from "../../ui/find";
@@ -56,64 +57,52 @@ function Search({ mapId, close }: { mapId: string | undefined; close: () => void
   const navigate = useNavigate();
   const prepared = useMemo(() => prepare(entries), [entries]);
   const [typed, setTyped] = useState("");
-  const [at, setAt] = useState(0);
-  const list = useRef<HTMLUListElement>(null);
-  const id = useId();
   const found = useMemo(() => find(prepared, typed, MOST), [prepared, typed]);
-  const chosen = Math.min(at, found.length - 1);
-  const move = (to: number) => {
-    const next = (to + found.length) % Math.max(found.length, 1);
-    setAt(next);
-    list.current?.children[next]?.scrollIntoView({ block: "nearest" });
-  };
-  const take = (entry: Entry | undefined) => {
-    if (!entry) return;
+  const take = (entry: Entry) => {
     close();
     if (entry.to) void navigate(entry.to);
     // The dialog gives the focus back first; what the command opens then keeps it.
     else if (entry.run) setTimeout(entry.run, 0);
   };
+  const combobox = useCombobox<Entry>({
+    items: found,
+    itemToString: (entry) => entry?.title ?? "",
+    inputValue: typed,
+    isOpen: true,
+    selectedItem: null,
+    initialHighlightedIndex: 0,
+    defaultHighlightedIndex: 0,
+    onStateChange: ({ type, selectedItem }) => {
+      // Leaving the field is no choice.
+      if (selectedItem && type !== useCombobox.stateChangeTypes.InputBlur) take(selectedItem);
+    },
+  });
   return (
     <>
       <input
-        role="combobox"
-        aria-label="Find a place, what you do, what they do, or a command"
-        aria-expanded="true"
-        aria-controls={id}
-        aria-activedescendant={found.length > 0 ? `${id}-${chosen}` : undefined}
-        className="w-full border-b border-rule bg-lane px-4 py-3 text-[18px] outline-none"
-        placeholder="A few letters of anything"
-        value={typed}
-        onChange={(event) => {
-          setTyped(event.target.value);
-          setAt(0);
-        }}
-        onKeyDown={(event) => {
-          if (event.key === "ArrowDown") move(chosen + 1);
-          else if (event.key === "ArrowUp") move(chosen - 1);
-          else if (event.key === "Enter") take(found[chosen]);
-          else return;
-          event.preventDefault();
-        }}
+        {...combobox.getInputProps({
+          "aria-label": "Find a place, what you do, what they do, or a command",
+          className: "w-full border-b border-rule bg-lane px-4 py-3 text-[18px] outline-none",
+          placeholder: "A few letters of anything",
+          onChange: (event) => setTyped(event.currentTarget.value),
+        })}
       />
-      <ul ref={list} id={id} role="listbox" aria-label="Found" className="min-h-0 overflow-y-auto py-1">
+      <ul
+        {...combobox.getMenuProps({ "aria-label": "Found" })}
+        hidden={found.length === 0}
+        className="min-h-0 overflow-y-auto py-1"
+      >
         {found.map((entry, index) => (
-          // The field above has the focus and takes the keys, as the ARIA practice for a combobox says.
-          // eslint-disable-next-line jsx-a11y-x/click-events-have-key-events
           <li
             key={`${index} ${entry.kind} ${entry.title}`}
-            id={`${id}-${index}`}
-            role="option"
-            aria-selected={index === chosen}
+            {...combobox.getItemProps({ item: entry, index })}
             className="grid min-h-11 cursor-pointer grid-cols-[76px_minmax(0,1fr)_auto] items-baseline gap-x-3 px-4 py-1.5 aria-selected:bg-ink aria-selected:text-ground lg:min-h-0"
-            onMouseMove={() => index !== chosen && setAt(index)}
-            onClick={() => take(entry)}
           >
-            <span className={index === chosen ? "" : "text-quiet"}>{entry.kind}</span>
+            <span className={index === combobox.highlightedIndex ? "" : "text-quiet"}>{entry.kind}</span>
             <span className="min-w-0">
               <span className="font-semibold">{entry.title}</span>
               {entry.detail && (
-                <span className={`block truncate ${index === chosen ? "" : "text-quiet"}`}>
+                <span className={`block truncate ${index === combobox.highlightedIndex ? "" : "text-quiet"}`}>
                   {entry.detail}
                 </span>
               )}

@@ -45,7 +45,7 @@ export function findingPlace(
 ): { title: string; situation?: string } {
   const reaction = indexOf(map).reaction(finding.place);
   if (reaction) {
-    const cue = reaction.responses.find((r) => r.id === finding.response)?.cue;
+    const cue = indexOf(map).response(reaction.id, finding.response)?.cue;
     const technique = reactionTitle(map, reaction.id);
     return { title: cue ?? technique, situation: reaction.from };
   }

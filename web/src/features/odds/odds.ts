@@ -3,6 +3,7 @@ import { useEffect, useState } from "react";
 import { api, unwrap, type Schemas } from "../../api/client";
 import { runToEnd, type Progress } from "../../api/run";
 import { useSetting, useWrittenSetting, type Setting } from "./setting";
+import { indexOf } from "../../model/mapIndex";
 
 export type OddsData = Schemas["Odds"];
 export type Overview = Schemas["OddsOverview"];
@@ -74,7 +75,7 @@ export function useOddsSoon(map: Schemas["Map"]): () => void {
 
 export function useAim(map: Schemas["Map"] | undefined): Schemas["Aim"] | undefined {
   const [setting] = useSetting();
-  return map?.aims.find((aim) => aim.id === setting.aim) ?? map?.aims[0];
+  return map && (indexOf(map).aim(setting.aim) ?? map.aims[0]);
 }
 
 const SHOWN_FOR = 4000;

@@ -81,7 +81,7 @@ function Row({ map, question }: { map: Schemas["Map"]; question: Question }) {
   });
   const place = indexOf(map).situation(question.situation);
   const reaction = indexOf(map).reaction(question.reaction);
-  const response = reaction?.responses.find((r) => r.id === question.response);
+  const response = indexOf(map).response(question.reaction, question.response);
   const technique = techniqueOf(map, reaction);
   const words = lowerFirst(withoutThey(question.words));
   const gain = question.gain ?? undefined;
@@ -160,8 +160,8 @@ function AnswerForm({
   question: Question;
   onDone: () => void;
 }) {
-  const first = map.reactions.find((r) => r.from === question.situation);
-  const [reaction, setReaction] = useState(first?.id ?? "");
+  const here = indexOf(map).reactionsFrom(question.situation);
+  const [reaction, setReaction] = useState(here[0]?.id ?? "");
   const [value, setValue] = useState<Part>({ often: "sometimes" });
   const save = useMapChange(map.id);
   const queries = useQueryClient();

@@ -1,7 +1,5 @@
-import { zodResolver } from "@hookform/resolvers/zod";
 import { Dialog } from "radix-ui";
-import { useForm } from "react-hook-form";
-import { z } from "zod";
+import { useState } from "react";
 import { problemOf } from "../../api/client";
 import { Gate } from "../../ui/Gate";
 import { Labelled } from "../../ui/Labelled";
@@ -9,24 +7,24 @@ import { Refused } from "../../ui/Notice";
 import { useSignIn } from "./session";
 import { Heading } from "../../ui/Heading";
 
-// The content policy forbids code made at run time, so zod must not try.
-z.config({ jitless: true });
-
-const schema = z.object({
-  name: z.string().trim().min(1, "Write your name."),
-  password: z.string().min(1, "Write your password."),
-});
-
 /** Name and password; over a page that is already open it keeps that page as it is. */
 export function SignIn({ again = false }: { again?: boolean }) {
   const signIn = useSignIn();
-  const form = useForm({ resolver: zodResolver(schema), defaultValues: { name: "", password: "" } });
-  const { errors } = form.formState;
+  const [typed, setTyped] = useState({ name: "", password: "" });
+  const [tried, setTried] = useState(false);
+  const name = tried && typed.name.trim() === "" ? "Write your name." : undefined;
+  const password = tried && typed.password === "" ? "Write your password." : undefined;
   return (
     <form
       className="w-full max-w-sm space-y-5 bg-ground p-6"
       noValidate
-      onSubmit={(event) => void form.handleSubmit((values) => signIn.mutate(values))(event)}
+      onSubmit={(event) => {
+        event.preventDefault();
+        setTried(true);
+        const missing = typed.name.trim() === "" ? "name" : typed.password === "" ? "password" : undefined;
+        if (missing) (event.currentTarget.elements.namedItem(missing) as HTMLElement).focus();
+        else signIn.mutate({ name: typed.name.trim(), password: typed.password });
+      }}
     >
       <div>
         {again ? (
@@ -41,22 +39,26 @@ export function SignIn({ again = false }: { again?: boolean }) {
         </p>
         <Gate worth={0.22} height={12} className="mt-4" />
       </div>
-      <Labelled label="Name" error={errors.name?.message}>
+      <Labelled label="Name" error={name}>
         <input
           className="box mt-1"
           autoComplete="username"
           autoFocus
-          aria-invalid={Boolean(errors.name)}
-          {...form.register("name")}
+          name="name"
+          aria-invalid={Boolean(name)}
+          value={typed.name}
+          onChange={(event) => setTyped({ ...typed, name: event.target.value })}
         />
       </Labelled>
-      <Labelled label="Password" error={errors.password?.message}>
+      <Labelled label="Password" error={password}>
         <input
           className="box mt-1"
           type="password"
           autoComplete="current-password"
-          aria-invalid={Boolean(errors.password)}
-          {...form.register("password")}
+          name="password"
+          aria-invalid={Boolean(password)}
+          value={typed.password}
+          onChange={(event) => setTyped({ ...typed, password: event.target.value })}
         />
       </Labelled>
       {signIn.isError && <Refused problem={problemOf(signIn.error)} />}

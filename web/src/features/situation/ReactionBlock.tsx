@@ -85,7 +85,7 @@ export function ReactionBlock({
       )}
       <ul className="mt-1.5 lg:pl-[34px]">
         {odds.responses.map((responseOdds) => {
-          const response = reaction.responses.find((r) => r.id === responseOdds.response);
+          const response = indexOf(map).response(reaction.id, responseOdds.response);
           return (
             response && (
               <ResponseRow

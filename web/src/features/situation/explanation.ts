@@ -33,7 +33,7 @@ function reason(
         ? "it does not get going"
         : `it is stuffed and you land in ${lowerFirst(placeTitle(map, part.lands))}`;
     case "response": {
-      const response = reaction?.responses.find((r) => r.id === part.response);
+      const response = indexOf(map).response(reaction?.id, part.response);
       const cue = response ? lowerFirst(withoutThey(response.cue)) : "answer";
       return `they ${cue}${response?.leads ? "" : ", which nobody has answered"}`;
     }

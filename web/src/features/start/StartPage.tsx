@@ -143,7 +143,7 @@ function Questions({
   onKept: (situation: string, before: number) => void;
 }) {
   const at = pin.id ? odds.situations[pin.id] : undefined;
-  const reaction = indexOf(map).reaction(at?.best) ?? map.reactions.find((r) => r.from === pin.id);
+  const reaction = indexOf(map).reaction(at?.best) ?? indexOf(map).reactionsFrom(pin.id)[0];
   const technique = techniqueOf(map, reaction);
   const [doing, setDoing] = useState("");
   const [rows, setRows] = useState<Answer[]>(() => rowsOf(reaction));

@@ -4,7 +4,7 @@ import { problemOf, type Schemas } from "../../api/client";
 import { Refused } from "../../ui/Notice";
 import { Picker } from "../../ui/Picker";
 import { useMapChange } from "../map";
-import { namedAlike, PART_KINDS, partsOf, type PartList } from "../../model/partKinds";
+import { namedAlike, PART_KINDS, partsOf, titleIn, type PartList } from "../../model/partKinds";
 import { removePart, useUses } from "./parts";
 
 /** Says what would be left hanging, and offers to point it elsewhere. */
@@ -24,8 +24,6 @@ export function Removal({
   const uses = useUses(map, list, id, true);
   const save = useMapChange(map.id);
   const [redirect, setRedirect] = useState("");
-  const named = (use: Schemas["PartUse"]) =>
-    partsOf(map, use.list).find((p) => p.id === use.id)?.title ?? use.id;
   const choices = namedAlike(list)
     .flatMap((l) => partsOf(map, l))
     .filter((p) => p.id !== id);
@@ -43,7 +41,8 @@ export function Removal({
           <ul className="max-h-48 overflow-y-auto" tabIndex={0} aria-label="What refers to it">
             {uses.data.map((use) => (
               <li key={`${use.list} ${use.id} ${use.field}`}>
-                {named(use)} <span className="text-quiet">{USE_LABEL[use.field] ?? use.field}</span>
+                {titleIn(map, use.list, use.id)}{" "}
+                <span className="text-quiet">{USE_LABEL[use.field] ?? use.field}</span>
               </li>
             ))}
           </ul>

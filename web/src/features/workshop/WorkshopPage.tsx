@@ -7,7 +7,7 @@ import { Failed } from "../../ui/Notice";
 import { paths, useMap } from "../map";
 import { OddsControls, settingQuery } from "../odds";
 import { beginning, useEditing } from "./editing";
-import { isPartList, PART_KINDS, PART_LISTS, partsOf, type PartList } from "../../model/partKinds";
+import { isPartList, PART_KINDS, PART_LISTS, partsOf, titleIn, type PartList } from "../../model/partKinds";
 import { freeId, takenIds } from "../../model/ids";
 import { FIELDS } from "./fields";
 import { HouseForm } from "./HouseForm";
@@ -209,7 +209,7 @@ export function EditPart({
 }) {
   const part = usePart(map, list, id);
   const kind = PART_KINDS[list];
-  const title = partsOf(map, list).find((p) => p.id === id)?.title ?? id;
+  const title = titleIn(map, list, id);
   if (part.isError) return <Failed problem={problemOf(part.error)} retry={() => void part.refetch()} />;
   if (!part.data) return <p className="text-quiet">Opening …</p>;
   if (copy) {
