@@ -3,12 +3,13 @@ import { useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { askAgain } from "../../api/askAgain";
 import { api, problemOf, unwrap, unwrapNothing, type Schemas } from "../../api/client";
-import { hundred } from "../../labels";
+import { runToEnd, type Progress } from "../../api/run";
+import { FINDING_LABEL, hundred } from "../../labels";
 import { Gate } from "../../ui/Gate";
 import { Loading, Refused } from "../../ui/Notice";
 import { Faults } from "../exchange";
 import { Differences } from "../history";
-import { paths, useMaps, useMapById, useTaken } from "../map";
+import { findingPlace, paths, useMaps, useMapById, useTaken } from "../map";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
 
@@ -303,18 +304,14 @@ const SHOWN = 12;
 /** What one map says otherwise than another, in odds and part by part. */
 function Compared({ map, other }: { map: Summary; other: Summary }) {
   const [, setParams] = useSearchParams();
+  const [progress, setProgress] = useState<Progress>();
   const odds = useQuery({
     queryKey: ["comparison", map.id, map.revision, other.id, other.revision],
-    queryFn: () =>
-      unwrap(
-        api.POST("/api/maps/{mapId}/comparison", {
-          params: { path: { mapId: map.id } },
-          body: {
-            before: { map: other.id, question: { read: 0.25, late: 0.5 } },
-            after: { map: map.id, question: { read: 0.25, late: 0.5 } },
-          },
-        }),
-      ),
+    queryFn: async ({ signal }) => {
+      const question = { read: 0.25, late: 0.5 };
+      const body = { kind: "comparison", question, before: other.id } as const;
+      return (await runToEnd(map.id, body, signal, setProgress)).comparison!;
+    },
   });
   const parts = useQuery({
     queryKey: ["difference-from", map.id, map.revision, other.id, other.revision],
@@ -332,7 +329,7 @@ function Compared({ map, other }: { map: Summary; other: Summary }) {
     id;
   const failed = odds.error ?? parts.error;
   if (failed) return <Refused problem={problemOf(failed)} />;
-  if (!odds.data || !parts.data) return <Loading what="Comparing" />;
+  if (!odds.data || !parts.data) return <Loading what="Comparing" progress={progress} />;
   const changed = odds.data.situations.filter((c) => Math.abs(c.difference) >= 0.005);
   return (
     <section aria-label="What differs between the two maps">
@@ -374,8 +371,41 @@ function Compared({ map, other }: { map: Summary; other: Summary }) {
           .
         </p>
       )}
+      <Holes
+        title={`Holes of ${other.title} that are mended here`}
+        map={theirs.data}
+        holes={odds.data.gone}
+      />
+      <Holes title={`Holes that ${other.title} does not have`} map={mine.data} holes={odds.data.come} />
       <h2 className="mt-4 text-base lg:text-[15px]">Part by part</h2>
       <Differences changes={parts.data} />
     </section>
+  );
+}
+
+function Holes({
+  title,
+  map,
+  holes,
+}: {
+  title: string;
+  map: Schemas["Map"] | undefined;
+  holes: Schemas["Finding"][];
+}) {
+  if (!map || holes.length === 0) return null;
+  return (
+    <>
+      <h2 className="mt-4 text-base lg:text-[15px]">
+        {title}, {holes.length}
+      </h2>
+      <ul>
+        {holes.slice(0, SHOWN).map((hole) => (
+          <li key={`${hole.kind} ${hole.place} ${hole.response}`}>
+            {findingPlace(map, hole).title} <span className="text-quiet">{FINDING_LABEL[hole.kind]}</span>
+          </li>
+        ))}
+        {holes.length > SHOWN && <li className="text-quiet">and {holes.length - SHOWN} more</li>}
+      </ul>
+    </>
   );
 }

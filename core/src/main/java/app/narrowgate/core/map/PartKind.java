@@ -88,6 +88,7 @@ public final class PartKind<T extends Part> {
     }
 
     @SafeVarargs
+    @SuppressWarnings("varargs") // Copied at once, never written to.
     private static <T extends Part> PartKind<T> titled(String list, String noun, Class<T> type,
             Function<T, String> title, Reference<T>... references) {
         return new PartKind<>(list, noun, type, (part, index) -> title.apply(part), List.of(references));

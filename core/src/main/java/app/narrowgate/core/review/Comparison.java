@@ -48,12 +48,15 @@ public record Comparison(double startBefore, double startAfter, List<Change> sit
         }
     }
 
-    /** Compares two solved maps. Cost: a review of each. */
-    public static Comparison of(SolvedMap before, SolvedMap after) {
+    /**
+     * Compares two solved maps. Cost linear in both, and in the product of the findings.
+     *
+     * @param found what a review has found before
+     * @param foundAfter and after
+     */
+    public static Comparison of(SolvedMap before, List<Finding> found, SolvedMap after, List<Finding> foundAfter) {
         Odds one = OddsSolver.of(before);
         Odds other = OddsSolver.of(after);
-        List<Finding> found = MapReview.of(before);
-        List<Finding> foundAfter = MapReview.of(after);
         return new Comparison(one.start(), other.start(), changes(one, other), missing(found, foundAfter),
                 missing(foundAfter, found));
     }

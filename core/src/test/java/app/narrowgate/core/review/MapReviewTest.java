@@ -285,10 +285,28 @@ class MapReviewTest {
         EscapeMap after = before.with(before.reactions().get(0).withoutResponse(Id.of("r1-2")))
                 .with(before.reactions().get(1).withResponse(
                         new Response(Id.of("r2-2"), "They answer", Likelihood.of(2), Optional.of(Id.of("tap")))));
-        Comparison comparison = Comparison.of(SolvedMap.of(MapIndex.of(before), EVEN),
-                SolvedMap.of(MapIndex.of(after), EVEN));
+        Comparison comparison = compared(before, after);
         assertThat(comparison.situations()).extracting(c -> c.situation().value()).containsExactly("a", "b");
         assertThat(comparison.situations().get(0).difference()).isCloseTo(0.5, within(1e-6));
         assertThat(comparison.startAfter()).isGreaterThan(comparison.startBefore());
+    }
+
+    @Test
+    void aComparisonNamesTheHolesThatAreGoneAndThoseThatHaveCome() {
+        EscapeMap before = new MapFixture().situation("a").situation("b").reaction("a", 1, "win", "").reaction("b", 1, "win")
+                .map();
+        EscapeMap after = before
+                .with(before.reactions().get(0).withResponse(before.reactions().get(0).responses().get(1).leadingTo(Id.of("tap"))))
+                .without(PartKind.REACTIONS, Id.of("r2"));
+        Comparison comparison = compared(before, after);
+        assertThat(comparison.gone()).extracting(Finding::kind).contains(Finding.Kind.UNANSWERED_RESPONSE)
+                .doesNotContain(Finding.Kind.DEAD_END);
+        assertThat(comparison.come()).extracting(f -> f.kind() + " " + f.place()).contains("DEAD_END b");
+    }
+
+    private static Comparison compared(EscapeMap before, EscapeMap after) {
+        SolvedMap one = SolvedMap.of(MapIndex.of(before), EVEN);
+        SolvedMap other = SolvedMap.of(MapIndex.of(after), EVEN);
+        return Comparison.of(one, MapReview.of(one), other, MapReview.of(other));
     }
 }

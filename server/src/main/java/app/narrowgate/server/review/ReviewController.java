@@ -4,7 +4,6 @@ import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.progress.Progress;
-import app.narrowgate.core.review.Comparison;
 import app.narrowgate.core.review.Finding;
 import app.narrowgate.core.review.Mends;
 import app.narrowgate.server.account.SignedIn;
@@ -14,7 +13,6 @@ import app.narrowgate.server.map.MapView;
 import app.narrowgate.server.map.MapViews;
 import app.narrowgate.server.map.StoredMap;
 import app.narrowgate.server.odds.OddsQuestion;
-import app.narrowgate.server.odds.SolvedMaps;
 import app.narrowgate.server.problem.NotFoundException;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -38,7 +36,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Holes in a map, and what changed. */
+/** What is done about holes in a map. */
 @RestController
 @RequestMapping("/api/maps/{mapId}")
 @Tag(name = "review")
@@ -59,15 +57,13 @@ class ReviewController {
     private final MapStore maps;
     private final MapEditing editing;
     private final Reviews reviews;
-    private final SolvedMaps solved;
     private final Dismissals dismissals;
     private final MapViews views;
 
-    ReviewController(MapStore maps, MapEditing editing, Reviews reviews, SolvedMaps solved, Dismissals dismissals, MapViews views) {
+    ReviewController(MapStore maps, MapEditing editing, Reviews reviews, Dismissals dismissals, MapViews views) {
         this.maps = maps;
         this.editing = editing;
         this.reviews = reviews;
-        this.solved = solved;
         this.dismissals = dismissals;
         this.views = views;
     }
@@ -109,21 +105,5 @@ class ReviewController {
                 .map(Mends.Mend::title).findFirst().orElse(request.mend());
         return views.of(editing.edit(mapId, request.revision(), who, "Mended: %s".formatted(title),
                 map -> Mends.apply(MapIndex.of(map), finding, request.mend())));
-    }
-
-    @PostMapping("/comparison")
-    @Operation(operationId = "comparison", summary = "What changes between two maps, matchups or stances",
-            description = "Computes only; nothing is stored.")
-    ReviewViews.ComparisonView compare(@PathVariable UUID mapId, @Valid @RequestBody ComparisonRequest request) {
-        StoredMap before = side(mapId, request.before());
-        StoredMap after = side(mapId, request.after());
-        return ReviewViews.ComparisonView.of(Comparison.of(
-                solved.solved(before, request.before().question().toSetting(before.index())),
-                solved.solved(after, request.after().question().toSetting(after.index()))));
-    }
-
-    private StoredMap side(UUID mapId, ComparisonRequest.Side side) {
-        UUID id = side.map() == null ? mapId : side.map();
-        return side.revision() == null ? maps.head(id) : maps.at(id, side.revision());
     }
 }

@@ -2,6 +2,7 @@ package app.narrowgate.server.review;
 
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.progress.Progress;
+import app.narrowgate.core.review.Comparison;
 import app.narrowgate.core.review.Finding;
 import app.narrowgate.core.review.MapReview;
 import app.narrowgate.server.map.StoredMap;
@@ -35,6 +36,12 @@ public class Reviews {
     /** The same as the client sees them. */
     public List<FindingView> views(StoredMap map, Setting setting, Progress progress) {
         return findings(map, setting, progress).stream().map(f -> FindingView.of(map.index(), f)).toList();
+    }
+
+    /** What changes from {@code before} to {@code after}, each under its own setting; takes as long as two reviews. */
+    public ComparisonView compared(StoredMap before, Setting one, StoredMap after, Setting other, Progress progress) {
+        return ComparisonView.of(Comparison.of(solved.solved(before, one), findings(before, one, progress),
+                solved.solved(after, other), findings(after, other, progress)), before.index(), after.index());
     }
 
     /** The same, with what has been dismissed by now. */

@@ -112,6 +112,6 @@ final class Run {
     synchronized RunView view() {
         RunResult came = Optional.ofNullable(result).orElse(RunResult.NONE);
         return new RunView(id, kind, state.name().toLowerCase(java.util.Locale.ROOT), done, of, failure, came.simulation(),
-                came.gates(), came.cut(), came.findings());
+                came.gates(), came.cut(), came.findings(), came.comparison());
     }
 }

@@ -19,6 +19,7 @@ import jakarta.annotation.PreDestroy;
 import jakarta.validation.Valid;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -71,10 +72,18 @@ class RunController {
         if (request.kind().equals("cut") && request.threshold() == null) {
             throw new RefusedException("A cut needs a threshold from 0 to 1.");
         }
-        Run.Key key = new Run.Key(who.id(), mapId, map.revision(), request);
+        if (request.kind().equals("comparison") && request.before() == null) {
+            throw new RefusedException("A comparison needs the map to compare with.");
+        }
+        // The other map as it is now, too: a comparison with what it was then is another run.
+        Optional<StoredMap> before = Optional.ofNullable(request.before()).map(maps::head);
+        Run.Key key = new Run.Key(who.id(), mapId, map.revision(),
+                List.of(request, before.map(StoredMap::revision).orElse(0)));
         Run run = registry.same(key).orElseGet(() -> {
             Run begun = registry.keep(() -> new Run(key, request.kind(), clock.instant()));
-            worker.work(begun, progress -> compute(map, setting, request, progress));
+            worker.work(begun, progress -> before.filter(other -> request.kind().equals("comparison"))
+                    .map(other -> compared(other, map, request, progress))
+                    .orElseGet(() -> compute(map, setting, request, progress)));
             return begun;
         });
         run.asked(clock.instant());
@@ -107,6 +116,11 @@ class RunController {
     private RunView view(Run run, UUID mapId) {
         RunView view = run.view();
         return view.findings() == null ? view : view.withFindings(reviews.dismissed(mapId, view.findings()));
+    }
+
+    private RunResult compared(StoredMap before, StoredMap after, RunRequest request, Progress progress) {
+        return RunResult.of(reviews.compared(before, request.question().toSetting(before.index()), after,
+                request.question().toSetting(after.index()), progress));
     }
 
     private RunResult compute(StoredMap map, Setting setting, RunRequest request, Progress progress) {

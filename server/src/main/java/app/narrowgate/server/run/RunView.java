@@ -1,6 +1,7 @@
 package app.narrowgate.server.run;
 
 import app.narrowgate.server.odds.AnalysisViews;
+import app.narrowgate.server.review.ComparisonView;
 import app.narrowgate.server.review.FindingView;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
@@ -14,13 +15,14 @@ import java.util.UUID;
  * @param failure why it failed, in a sentence
  */
 @Schema(name = "Run")
-record RunView(UUID id, @Schema(allowableValues = {"simulation", "gates", "cut", "review"}) String kind,
+record RunView(UUID id, @Schema(allowableValues = {"simulation", "gates", "cut", "review",
+        "comparison"}) String kind,
         @Schema(allowableValues = {"waiting", "running", "done", "stopped", "failed"}) String state, int done, int of,
         @Nullable String failure, @Nullable AnalysisViews.SimulationView simulation,
         @Nullable AnalysisViews.GatesView gates, @Nullable AnalysisViews.CutView cut,
-        @Nullable List<FindingView> findings) {
+        @Nullable List<FindingView> findings, @Nullable ComparisonView comparison) {
 
     RunView withFindings(List<FindingView> others) {
-        return new RunView(id, kind, state, done, of, failure, simulation, gates, cut, others);
+        return new RunView(id, kind, state, done, of, failure, simulation, gates, cut, others, comparison);
     }
 }

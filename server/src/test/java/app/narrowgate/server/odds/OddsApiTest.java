@@ -163,15 +163,23 @@ class OddsApiTest extends DemoMapTest {
     }
 
     @Test
-    void reviewAndComparisonAnswer() {
+    void aReviewAnswers() {
         JsonNode findings = run("{\"kind\":\"review\",\"question\":{\"matchup\":\"children\"}}").get("findings");
         assertThat(findings.findValuesAsString("kind")).contains("unanswered-response");
-        Answer compared = client.post(map + "/comparison",
-                "{\"before\":{\"question\":{}},\"after\":{\"question\":{\"weightGap\":30}}}");
-        assertThat(compared.status()).as(compared.text()).isEqualTo(200);
-        assertThat(compared.json().get("startAfter").doubleValue())
-                .isLessThan(compared.json().get("startBefore").doubleValue());
-        assertThat(compared.json().get("situations").get(0).get("difference").doubleValue()).isNegative();
+    }
+
+    @Test
+    void aComparisonSaysWhatMovedAndWhichHolesAreGone() {
+        String copy = client.post("/api/maps/new", """
+                {"title":"Compared","source":"copy","from":"%s"}""".formatted(map.substring(map.lastIndexOf('/') + 1)))
+                .json().get("id").stringValue();
+        Answer out = client.delete("/api/maps/" + copy + "/parts/reactions/low-trap-bridge?revision=1");
+        assertThat(out.status()).as(out.text()).isEqualTo(200);
+        JsonNode compared = run("{\"kind\":\"comparison\",\"question\":{},\"before\":\"%s\"}".formatted(copy))
+                .get("comparison");
+        assertThat(compared.get("startAfter").doubleValue()).isGreaterThan(compared.get("startBefore").doubleValue());
+        assertThat(compared.get("situations").get(0).get("difference").doubleValue()).isPositive();
+        assertThat(client.post(map + "/runs", "{\"kind\":\"comparison\",\"question\":{}}").status()).isEqualTo(422);
     }
 
     @Test
