@@ -1,6 +1,7 @@
 package app.narrowgate.core.odds;
 
 import app.narrowgate.core.solve.Game;
+import app.narrowgate.core.solve.PartnerRead;
 import java.util.SplittableRandom;
 
 /**
@@ -62,6 +63,6 @@ final class SyntheticGames {
             optionStart[s + 1] = 2 * s + 2;
         }
         return new Game(worth, new boolean[situations], optionStart, reaction, going, stuffedShare, lateShare, stuffed, becomes,
-                responseStart, landing, chance, read);
+                responseStart, landing, chance, new PartnerRead(read));
     }
 }

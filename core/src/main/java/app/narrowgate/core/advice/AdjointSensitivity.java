@@ -59,7 +59,7 @@ public final class AdjointSensitivity {
             double rest = 1 - game.chance[i];
             double others = rest > 0 ? (mean - game.chance[i] * values[game.landing[i]]) / rest : 0;
             double perChance = rest > 0
-                    ? visits * game.going[o] * (1 - game.read) * (values[game.landing[i]] - others)
+                    ? visits * game.going[o] * game.read.habit() * (values[game.landing[i]] - others)
                     : 0;
             responses.add(new Sensitivities.OfResponse(
                     reaction.responses().get(i - game.responseStart[o]).id(), perChance));

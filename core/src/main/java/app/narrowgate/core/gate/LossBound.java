@@ -119,7 +119,7 @@ final class LossBound {
         for (int i = game.responseStart[o]; i < game.responseStart[o + 1]; i++) {
             going += game.chance[i] * bound[game.landing[i]];
         }
-        going = (1 - game.read) * going + game.read * coming.most(o, bound);
+        going = game.read.habit() * going + game.read.share() * coming.most(o, bound);
         double done = works * going + (1 - works) * bound[game.stuffed[o]];
         return left.inTime * done + (1 - left.inTime) * late;
     }

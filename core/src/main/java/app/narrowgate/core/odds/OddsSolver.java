@@ -162,8 +162,7 @@ public final class OddsSolver {
         }
         double mean = responses.stream().mapToDouble(r -> r.chance() * r.worth()).sum();
         double least = responses.stream().mapToDouble(ResponseOdds::worth).min().orElseThrow();
-        double read = solved.setting().read();
-        return (1 - read) * mean + read * least;
+        return solved.setting().read().blend(mean, least);
     }
 
     private List<ResponseOdds> responses(Reaction reaction) {

@@ -4,6 +4,7 @@ import app.narrowgate.core.check.Range;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.ThinkingTime;
+import app.narrowgate.core.solve.PartnerRead;
 import java.util.Collections;
 import java.util.Map;
 import java.util.Set;
@@ -13,21 +14,20 @@ import java.util.TreeMap;
  * What the odds are asked for.
  *
  * @param aim the aim that gives each kind of place its worth
- * @param read how well the partner reads you, λ in [0,1]: 0 answers by habit, 1 always finds the worst answer for you
+ * @param read how well the partner reads you
  * @param late seconds by which the student starts too late
  * @param thinking how long choosing takes
  * @param matchup who is on the mat
  * @param stances principle to the house's stance; a principle that is missing is decided by condition
  * @param without reactions taken away, to see what hangs on them
  */
-public record Setting(Id aim, double read, double late, ThinkingTime thinking, Matchup matchup, Map<Id, Id> stances,
-        Set<Id> without) {
+public record Setting(Id aim, PartnerRead read, double late, ThinkingTime thinking, Matchup matchup,
+        Map<Id, Id> stances, Set<Id> without) {
 
     /** Seconds of a late start. */
     public static final Range LATE = new Range(0, 30, "seconds");
 
     public Setting {
-        Range.CHANCE.require("The partner's read", read);
         LATE.require("The late start", late);
         stances = Collections.unmodifiableMap(new TreeMap<>(stances));
         without = Set.copyOf(without);
@@ -35,12 +35,16 @@ public record Setting(Id aim, double read, double late, ThinkingTime thinking, M
 
     /** An even pair, a partner who answers by habit, no late start, usual thinking time, every stance. */
     public static Setting of(Id aim) {
-        return new Setting(aim, 0, 0, ThinkingTime.USUAL, Matchup.EVEN, Map.of(), Set.of());
+        return new Setting(aim, PartnerRead.NONE, 0, ThinkingTime.USUAL, Matchup.EVEN, Map.of(), Set.of());
     }
 
-    /** The same with another read. */
-    public Setting withRead(double other) {
-        return new Setting(aim, other, late, thinking, matchup, stances, without);
+    /**
+     * The same with another read.
+     *
+     * @param share of the answers that are the worst for you, in [0,1]
+     */
+    public Setting withRead(double share) {
+        return new Setting(aim, new PartnerRead(share), late, thinking, matchup, stances, without);
     }
 
     /** The same with another late start. */

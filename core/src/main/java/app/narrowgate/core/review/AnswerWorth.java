@@ -58,7 +58,7 @@ public final class AnswerWorth {
         var reaction = index.reaction(best.reaction()).orElseThrow();
         double others = reaction.responses().stream().map(Response::often).mapToDouble(o -> o.weight()).sum();
         double share = Word.SOMETIMES.weight() / (others + Word.SOMETIMES.weight());
-        double under = visits.getOrDefault(best.reaction(), 0.0) * best.inTime() * best.works() * (1 - setting.read());
+        double under = visits.getOrDefault(best.reaction(), 0.0) * best.inTime() * best.works() * setting.read().habit();
         return Math.max(0, under * share * (landings.guard() - landings.worth(reaction.whenStuffed())));
     }
 }

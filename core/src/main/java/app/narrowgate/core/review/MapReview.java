@@ -252,7 +252,7 @@ public final class MapReview {
         }
         ResponseOdds answer = solved.get().responses().stream()
                 .filter(r -> r.response().equals(response.id())).findFirst().orElseThrow();
-        double share = solved.get().inTime() * solved.get().works() * (1 - setting.read()) * answer.chance();
+        double share = solved.get().inTime() * solved.get().works() * setting.read().habit() * answer.chance();
         return OptionalDouble.of(Math.max(0, tried.get(reaction.id()) * share * (landings.guard() - answer.worth())));
     }
 

@@ -199,7 +199,7 @@ public record RoundSimulation(int rounds, double worth, double error, Map<Id, Do
         }
 
         private int answer(int o) {
-            if (game.read > 0 && random.nextDouble() < game.read) {
+            if (!game.read.isNone() && random.nextDouble() < game.read.share()) {
                 return game.worstResponse(o, values);
             }
             double u = random.nextDouble();

@@ -64,8 +64,8 @@ public final class Branches {
         }
         int worst = game.worstResponse(o, values);
         for (int i = game.responseStart[o]; i < game.responseStart[o + 1]; i++) {
-            double habit = (1 - game.read) * game.chance[i];
-            double share = game.going[o] * (i == worst ? habit + game.read : habit);
+            double habit = game.read.habit() * game.chance[i];
+            double share = game.going[o] * (i == worst ? habit + game.read.share() : habit);
             if (share > 0) {
                 visitor.branch(Cause.RESPONSE, i, game.landing[i], share);
             }

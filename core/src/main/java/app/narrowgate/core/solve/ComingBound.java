@@ -45,8 +45,8 @@ public final class ComingBound {
 
     private void add(int s, int o, IntList to, DoubleList shares) {
         option[s] = o;
-        double habit = game.going[o] * (1 - game.read);
-        double away = game.going[o] * game.read;
+        double habit = game.going[o] * game.read.habit();
+        double away = game.going[o] * game.read.share();
         away += game.stuffed[o] == s ? 0 : game.stuffedShare[o];
         away += game.becomes[s] == s ? 0 : game.lateShare[o];
         for (int i = game.responseStart[o]; i < game.responseStart[o + 1]; i++) {
@@ -56,7 +56,7 @@ public final class ComingBound {
             moves[s] = false;
             return;
         }
-        readShare[s] = game.going[o] * game.read / away;
+        readShare[s] = game.going[o] * game.read.share() / away;
         put(s, game.stuffed[o], game.stuffedShare[o] / away, to, shares);
         put(s, game.becomes[s], game.lateShare[o] / away, to, shares);
         for (int i = game.responseStart[o]; i < game.responseStart[o + 1]; i++) {

@@ -138,7 +138,7 @@ final class EndComponents {
 
     /** How much a landing may be worth for the top player to choose it; anything where chance chooses too. */
     private double worst(int o, double[] lower) {
-        return game.read < 1 || moves.worstShare[o] <= 0
+        return !game.read.isWhole() || moves.worstShare[o] <= 0
                 ? Double.POSITIVE_INFINITY
                 : lower[game.landing[game.worstResponse(o, lower)]] + TIE;
     }

@@ -38,12 +38,12 @@ public final class Game {
     public final int[] responseStart;
     public final int[] landing;
     public final double[] chance;
-    public final double read;
+    public final PartnerRead read;
 
     /** A game of those arrays, which are not copied; see the fields. */
     public Game(double[] worth, boolean[] rests, int[] optionStart, int[] optionReaction, double[] going,
             double[] stuffedShare, double[] lateShare, int[] stuffed, int[] becomes, int[] responseStart,
-            int[] landing, double[] chance, double read) {
+            int[] landing, double[] chance, PartnerRead read) {
         this.situations = rests.length;
         this.places = worth.length;
         this.worth = worth;
@@ -97,7 +97,7 @@ public final class Game {
             mean += chance[i] * v;
             least = Math.min(least, v);
         }
-        return (1 - read) * mean + read * least;
+        return read.blend(mean, least);
     }
 
     /** The response that lands worst for the bottom player under {@code value}; the first of equals. */

@@ -158,7 +158,7 @@ final class GthElimination {
         }
 
         private long key(int k) {
-            return ((long) Math.min(Integer.MAX_VALUE, (long) length[k] * leadsHere[k].size()) << 32) | k;
+            return (Math.min(Integer.MAX_VALUE, (long) length[k] * leadsHere[k].size()) << 32) | k;
         }
 
         /** The state whose elimination costs least, nearly. */

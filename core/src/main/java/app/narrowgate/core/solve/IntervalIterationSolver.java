@@ -181,7 +181,7 @@ public final class IntervalIterationSolver {
         while (sweep < mostSweeps) {
             sweep++;
             boolean moved = sweepLower(members);
-            if (game.read >= 1 && sweep == nextLook) {
+            if (game.read.isWhole() && sweep == nextLook) {
                 ends = endComponents.among(members, lower);
                 nextLook += 1 + sweep / 4;
             }

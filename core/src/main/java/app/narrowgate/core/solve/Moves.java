@@ -46,7 +46,7 @@ final class Moves {
         // Every share is a product and a quotient of at most two sums over the responses; the value is one more sum. All
         // terms are at least 0, so the relative roundings add up and nothing else does.
         error[o] = (4.0 * (game.responseStart[o + 1] - game.responseStart[o]) + 24) * 0x1p-53;
-        double habit = game.going[o] * (1 - game.read);
+        double habit = game.going[o] * game.read.habit();
         double away = 0;
         boolean landsElsewhere = false;
         for (int i = game.responseStart[o]; i < game.responseStart[o + 1]; i++) {
@@ -56,7 +56,7 @@ final class Moves {
                 landsElsewhere = true;
             }
         }
-        worstShare[o] = landsElsewhere ? game.going[o] * game.read : 0;
+        worstShare[o] = landsElsewhere ? game.going[o] * game.read.share() : 0;
         stuffedShare[o] = game.stuffed[o] == s ? 0 : game.stuffedShare[o];
         lateShare[o] = game.becomes[s] == s ? 0 : game.lateShare[o];
         away += worstShare[o] + stuffedShare[o] + lateShare[o];

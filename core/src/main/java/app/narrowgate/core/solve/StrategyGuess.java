@@ -67,7 +67,7 @@ final class StrategyGuess {
         int[] trial = choice.clone();
         settle(members, trial, middle, 0, new boolean[game.situations]);
         boolean above = proveUpper(members, ends, circling, trial, lower, upper);
-        boolean below = game.read < 1 && leadsOut(members, trial) && proveLower(members, trial, lower, choice);
+        boolean below = !game.read.isWhole() && leadsOut(members, trial) && proveLower(members, trial, lower, choice);
         for (int s : members) {
             local[s] = -1;
         }
@@ -120,7 +120,7 @@ final class StrategyGuess {
      * every exchange paying {@code toll}; where the landings change with the values, once more with those.
      */
     private void evaluate(int[] members, int[] trial, double[] guess, double toll) {
-        for (int round = 0; round < (game.read > 0 ? MOST_ROUNDS : 1); round++) {
+        for (int round = 0; round < (!game.read.isNone() ? MOST_ROUNDS : 1); round++) {
             double[] solved = solve(members, trial, guess, toll);
             boolean otherLandings = false;
             for (int i = 0; i < members.length; i++) {
@@ -313,7 +313,7 @@ final class StrategyGuess {
     }
 
     private boolean noLandingIsWorse(int[] members, int[] trial, double[] exact, double error) {
-        if (game.read <= 0) {
+        if (game.read.isNone()) {
             return true;
         }
         for (int s : members) {

@@ -21,6 +21,7 @@ import app.narrowgate.core.map.Word;
 import app.narrowgate.core.odds.OddsSolver;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
+import app.narrowgate.core.solve.PartnerRead;
 import app.narrowgate.core.trait.AgeGroup;
 import app.narrowgate.core.trait.Injury;
 import app.narrowgate.core.trait.Level;
@@ -74,7 +75,7 @@ class MendsTest {
         EscapeMap map = contradicting();
         Finding finding = only(Finding.Kind.MIXED_MESSAGE, map, EVEN);
         EscapeMap mended = Mends.apply(MapIndex.of(map), finding, mend);
-        Setting house = new Setting(EVEN.aim(), 0, 0, EVEN.thinking(), Matchup.EVEN, mended.houseStances(), Set.of());
+        Setting house = new Setting(EVEN.aim(), PartnerRead.NONE, 0, EVEN.thinking(), Matchup.EVEN, mended.houseStances(), Set.of());
         assertThat(MapReview.of(SolvedMap.of(MapIndex.of(mended), house))).extracting(Finding::kind)
                 .doesNotContain(Finding.Kind.MIXED_MESSAGE);
     }
@@ -108,7 +109,7 @@ class MendsTest {
                 .reaction("pin", 0.5, "lock").map();
         Matchup children = new Matchup(Id.of("kids"), "Children", 0, 0, false, Occasion.SPORT, AgeGroup.CHILDREN,
                 Level.NOVICE, Set.of(), Map.of());
-        Setting setting = new Setting(EVEN.aim(), 0, 0, EVEN.thinking(), children, Map.of(), Set.of());
+        Setting setting = new Setting(EVEN.aim(), PartnerRead.NONE, 0, EVEN.thinking(), children, Map.of(), Set.of());
         assertMended(map, only(Finding.Kind.FORBIDDEN_FINISH, map, setting), "not-for-children", setting);
     }
 

@@ -55,7 +55,7 @@ public final class StrategyEnumeration {
             return;
         }
         int o = choice[s];
-        if (o == NONE || game.read == 0 || game.responseStart[o] == game.responseStart[o + 1]) {
+        if (o == NONE || game.read.isNone() || game.responseStart[o] == game.responseStart[o + 1]) {
             topPlayer(s + 1, worst);
             return;
         }
@@ -77,10 +77,10 @@ public final class StrategyEnumeration {
             p[s][game.stuffed[o]] += game.stuffedShare[o];
             p[s][game.becomes[s]] += game.lateShare[o];
             for (int i = game.responseStart[o]; i < game.responseStart[o + 1]; i++) {
-                p[s][game.landing[i]] += game.going[o] * (1 - game.read) * game.chance[i];
+                p[s][game.landing[i]] += game.going[o] * game.read.habit() * game.chance[i];
             }
-            if (game.read > 0 && game.responseStart[o] < game.responseStart[o + 1]) {
-                p[s][game.landing[answer[s]]] += game.going[o] * game.read;
+            if (!game.read.isNone() && game.responseStart[o] < game.responseStart[o + 1]) {
+                p[s][game.landing[answer[s]]] += game.going[o] * game.read.share();
             }
         }
         boolean[] reaches = reaches(p);

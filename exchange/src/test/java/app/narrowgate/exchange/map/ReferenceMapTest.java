@@ -32,6 +32,7 @@ import app.narrowgate.core.progress.Progress;
 import app.narrowgate.core.review.Finding;
 import app.narrowgate.core.review.MapReview;
 import app.narrowgate.core.round.Passing;
+import app.narrowgate.core.solve.PartnerRead;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -118,7 +119,7 @@ class ReferenceMapTest {
 
     @Test
     void forAMuchSmallerPlayerGivingTheBackBeatsBeingMounted() {
-        Setting small = new Setting(Id.of("smaller-player"), 0.25, 0.5, SETTING.thinking(),
+        Setting small = new Setting(Id.of("smaller-player"), new PartnerRead(0.25), 0.5, SETTING.thinking(),
                 INDEX.matchup(Id.of("much-heavier")).orElseThrow(), SETTING.stances(), Set.of());
         assertThat(worth("back-loose", small)).isGreaterThan(worth("mount-low", small));
     }

@@ -9,6 +9,7 @@ import app.narrowgate.core.map.Occasion;
 import app.narrowgate.core.map.Principle;
 import app.narrowgate.core.map.ThinkingTime;
 import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.solve.PartnerRead;
 import app.narrowgate.core.trait.AgeGroup;
 import app.narrowgate.core.trait.Injury;
 import app.narrowgate.core.trait.Level;
@@ -61,7 +62,7 @@ public record OddsQuestion(
         Id aimId = aim == null || aim.isBlank() ? index.map().aims().get(0).id() : Id.of(aim);
         ThinkingTime thinking = new ThinkingTime(or(thinkBase, index.map().house().thinking().base()),
                 or(thinkPerBit, index.map().house().thinking().perBit()));
-        return new Setting(aimId, or(read, 0.0), or(late, 0.0), thinking, toMatchup(index), toStances(index), Set.of());
+        return new Setting(aimId, new PartnerRead(or(read, 0.0)), or(late, 0.0), thinking, toMatchup(index), toStances(index), Set.of());
     }
 
     private Matchup toMatchup(MapIndex index) {

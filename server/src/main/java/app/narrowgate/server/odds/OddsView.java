@@ -87,7 +87,7 @@ record OddsView(int revision, String aim, String matchup, double read, double la
         Map<String, SituationOddsView> situations = new LinkedHashMap<>();
         odds.situations().forEach((id, at) -> situations.put(id.value(), SituationOddsView.of(at)));
         return new OddsView(revision, odds.setting().aim().value(), odds.setting().matchup().id().value(),
-                odds.setting().read(), odds.setting().late(), nine(odds.start()),
+                odds.setting().read().share(), odds.setting().late(), nine(odds.start()),
                 odds.converged(), situations);
     }
 }
