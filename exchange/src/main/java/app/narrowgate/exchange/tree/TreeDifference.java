@@ -6,13 +6,18 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** What differs between two trees, field by field, in words that a person reads. Entries of lists are told by their ids. */
+/**
+ * What differs between two trees, field by field, in words that a person reads. Entries of lists are told
+ * by their ids, those without ids by their places where there are as many before as after.
+ */
 public final class TreeDifference {
 
     private final Words words;
@@ -68,30 +73,44 @@ public final class TreeDifference {
             return;
         }
         boolean objects = was instanceof ObjectNode && is instanceof ObjectNode;
-        boolean lists = hasIds(was) && hasIds(is);
-        if (!objects && !lists) {
+        boolean named = hasIds(was) && hasIds(is);
+        boolean placed = isObjects(was) && isObjects(is) && was.size() == is.size();
+        if (!objects && !named && !placed) {
             fields.add(new Field(path, text(was), text(is)));
             return;
         }
-        Map<String, JsonNode> before = objects ? byName(was) : byId(was);
-        Map<String, JsonNode> after = objects ? byName(is) : byId(is);
+        Map<String, JsonNode> before = objects ? byName(was) : named ? byId(was) : byPlace(was);
+        Map<String, JsonNode> after = objects ? byName(is) : named ? byId(is) : byPlace(is);
         Set<String> names = new LinkedHashSet<>(before.keySet());
         names.addAll(after.keySet());
         names.remove("id");
         for (String name : names) {
             JsonNode entry = after.getOrDefault(name, before.get(name));
-            String label = lists ? "“%s”".formatted(label(entry, name)) : words.name(name);
+            String label = objects ? words.name(name) : label(entry).map("“%s”"::formatted).orElse(name);
             fields(path.isEmpty() ? label : path + ", " + label, before.get(name), after.get(name));
         }
     }
 
-    private static String label(JsonNode entry, String otherwise) {
-        return entry.path("cue").asString(entry.path("title").asString(otherwise));
+    /** What an entry of a list is called, if it has a name; else it is told by its id or its place. */
+    private static Optional<String> label(JsonNode entry) {
+        return Stream.of("cue", "title").map(entry::path).filter(JsonNode::isString).map(JsonNode::stringValue).findFirst();
     }
 
     private static boolean hasIds(JsonNode node) {
         return node instanceof ArrayNode array && !array.isEmpty()
                 && array.values().stream().allMatch(entry -> entry.has("id"));
+    }
+
+    private static boolean isObjects(JsonNode node) {
+        return node instanceof ArrayNode array && !array.isEmpty()
+                && array.values().stream().allMatch(ObjectNode.class::isInstance);
+    }
+
+    /** Entries by their place, counted from 1. */
+    private static Map<String, JsonNode> byPlace(JsonNode list) {
+        Map<String, JsonNode> byPlace = new LinkedHashMap<>();
+        list.values().forEach(entry -> byPlace.put(Integer.toString(byPlace.size() + 1), entry));
+        return byPlace;
     }
 
     private static Map<String, JsonNode> byName(JsonNode object) {
