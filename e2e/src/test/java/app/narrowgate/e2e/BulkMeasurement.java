@@ -11,8 +11,8 @@ import java.util.Random;
 import java.util.regex.Pattern;
 
 /**
- * Measures what an instructor waits for, in the browser, on the demo's map and on a made-up one with 2,000 situations and
- * 20,000 responses. Run by {@code scripts/bench-views}; no test.
+ * Measures what an instructor waits for, in the browser, on the demo's map and on a made-up one with 2,000 situations
+ * and 20,000 responses. Run by {@code scripts/bench-views}; no test.
  */
 final class BulkMeasurement {
 
@@ -87,7 +87,8 @@ final class BulkMeasurement {
     /**
      * One step of a slider to a value that was not asked for before, from the key to the painted number.
      *
-     * @param pause milliseconds between steps; from a quarter of a second on, gates and holes are computed in it as well
+     * @param pause milliseconds between steps; from a quarter of a second on, gates and holes are computed in it as
+     *     well
      */
     private static void dragged(Page page, String map, String slider, int times, int pause) {
         page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName(slider)).focus();

@@ -13,7 +13,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
-/** An instructor makes the map their own, part by part. Every story works on a copy of its own, so that they do not meet. */
+/**
+ * An instructor makes the map their own, part by part. Every story works on a copy of its own, so that they do not
+ * meet.
+ */
 class WorkshopStory extends Story {
 
     @Test

@@ -5,8 +5,8 @@ import app.narrowgate.core.solve.PartnerRead;
 import java.util.SplittableRandom;
 
 /**
- * Seeded games of any size, shaped like a map: ten responses a situation on two or three reactions, most landings near by,
- * one in eight an end, a clock that moves one further, stuffed attempts that stay.
+ * Seeded games of any size, shaped like a map: ten responses a situation on two or three reactions, most landings near
+ * by, one in eight an end, a clock that moves one further, stuffed attempts that stay.
  */
 final class SyntheticGames {
 

@@ -1,8 +1,8 @@
 package app.narrowgate.core.check;
 
 /**
- * What somebody asked for cannot be had, or what they gave cannot be taken; the message is a sentence for them that names
- * the value and the rule. Any other {@link IllegalArgumentException} is a mistake of the program.
+ * What somebody asked for cannot be had, or what they gave cannot be taken; the message is a sentence for them that
+ * names the value and the rule. Any other {@link IllegalArgumentException} is a mistake of the program.
  */
 public class RefusedException extends IllegalArgumentException {
 

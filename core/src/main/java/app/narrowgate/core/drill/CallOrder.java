@@ -13,8 +13,8 @@ import org.jgrapht.graph.DirectedPseudograph;
 /**
  * The feeder's order of calls: random to the one who must read it, balanced to the one who counts.
  *
- * <p>Problem: a cyclic sequence over {@code calls} calls in which each comes {@code repetitions} times and the counts of
- * any two ordered pairs of neighbours differ by at most one. With {@code repetitions = calls} that is a de Bruijn
+ * <p>Problem: a cyclic sequence over {@code calls} calls in which each comes {@code repetitions} times and the counts
+ * of any two ordered pairs of neighbours differ by at most one. With {@code repetitions = calls} that is a de Bruijn
  * sequence B(calls, 2).
  *
  * <p>Method: a directed multigraph in which every call has {@code repetitions} arrows in and out, made of as many

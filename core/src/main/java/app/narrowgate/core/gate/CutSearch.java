@@ -21,16 +21,18 @@ import java.util.Set;
 /**
  * Finds the smallest set of reactions whose loss drops the starts' worth below a threshold.
  *
- * <p>Method: a hitting-set tree (Reiter, "A theory of diagnosis from first principles", 1987), breadth first. As long as
- * the worth is still high enough, the best choices on the way keep it there, whichever landing a partner picks. A set that
- * takes none of them away leaves the bottom player those choices, each at least as quick as before, since fewer answers
- * are thought about faster. So it leaves him the worth, unless being quicker harms: where waiting for the clock is worth
- * more than what is done, all that is taught there is branched on as well. Hence every set that drops the worth takes one
- * of those away, and the first size at which one is found is the smallest. Of the last size only those are solved for that
- * {@link LossBound} does not prove to keep the worth. Complete up to {@value #EXACT_SIZE} reactions;
- * beyond that the most costly one is taken away again and again, and the size found stands against the proven bound.
+ * <p>Method: a hitting-set tree (Reiter, "A theory of diagnosis from first principles", 1987), breadth first. As long
+ * as the worth is still high enough, the best choices on the way keep it there, whichever landing a partner picks. A
+ * set that takes none of them away leaves the bottom player those choices, each at least as quick as before, since
+ * fewer answers are thought about faster. So it leaves him the worth, unless being quicker harms: where waiting for the
+ * clock is worth more than what is done, all that is taught there is branched on as well. Hence every set that drops
+ * the worth takes one of those away, and the first size at which one is found is the smallest. Of the last size only
+ * those are solved for that {@link LossBound} does not prove to keep the worth. Complete up to {@value #EXACT_SIZE}
+ * reactions; beyond that the most costly one is taken away again and again, and the size found stands against the
+ * proven bound.
  *
- * <p>Cost: at most {@code c + c²/2} solves for {@code c} choices on the way, and few of the {@code c³/6} of the last size.
+ * <p>Cost: at most {@code c + c²/2} solves for {@code c} choices on the way, and few of the {@code c³/6} of the last
+ * size.
  */
 public final class CutSearch {
 
@@ -176,7 +178,9 @@ public final class CutSearch {
         }
     }
 
-    /** True when being in time with {@code o} is not surely worth what the clock leads to, and others are taught there. */
+    /**
+     * True when being in time with {@code o} is not surely worth what the clock leads to, and others are taught there.
+     */
     private static boolean quickerHarms(Game game, int s, int o, double[] values) {
         double inTime = game.going[o] + game.stuffedShare[o];
         double late = game.lateShare[o];

@@ -10,10 +10,10 @@ import java.util.Optional;
  * Estimates what is lost without each reaction from the one solution of the whole map, for maps on which a solve a
  * reaction would take too long.
  *
- * <p>Without a reaction its situation falls to the best of its other options, which are then chosen among one fewer and so
- * in a little less time; everything else keeps its worth. The starts lose that fall times the visits to the situation.
- * First order: exact where a round does not come back to the situation, else an estimate. Cost O(options² + responses) for
- * all situations together, with the options of one situation at a time.
+ * <p>Without a reaction its situation falls to the best of its other options, which are then chosen among one fewer and
+ * so in a little less time; everything else keeps its worth. The starts lose that fall times the visits to the
+ * situation. First order: exact where a round does not come back to the situation, else an estimate. Cost O(options² +
+ * responses) for all situations together, with the options of one situation at a time.
  */
 final class GateEstimate {
 

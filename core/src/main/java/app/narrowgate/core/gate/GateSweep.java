@@ -23,7 +23,9 @@ public final class GateSweep {
     /** A situation's change below this is not listed. */
     private static final double WORTH_SAYING = 1e-3;
 
-    /** Solves times responses: some three seconds on one core. A map of a thousand responses is solved for throughout. */
+    /**
+     * Solves times responses: some three seconds on one core. A map of a thousand responses is solved for throughout.
+     */
     private static final int MOST_WORK = 1_000_000;
 
     private GateSweep() {

@@ -10,8 +10,8 @@ import app.narrowgate.core.solve.Game;
  *
  * <p>Let {@code x} be the worths, {@code Δ} what the best that is left loses in the reaction's own situation at once,
  * {@code g} a bound on the chance of ever coming there and {@code r} of coming back. Then {@code x - g·Δ/(1-r)} falls
- * nowhere under the choices that are left, so it lies below their worth; at a read of 0 and with exact {@code g} it is their
- * worth (the rank-one update of Sherman and Morrison). Where one might go round for ever, nothing is proved.
+ * nowhere under the choices that are left, so it lies below their worth; at a read of 0 and with exact {@code g} it is
+ * their worth (the rank-one update of Sherman and Morrison). Where one might go round for ever, nothing is proved.
  * Cost: some sweeps of {@link ComingBound}.
  */
 final class LossBound {

@@ -14,9 +14,9 @@ import java.util.Optional;
 
 /**
  * Where somebody is, judged from what they can tell, by Bayes's rule: the square root of how often rounds pass
- * through a situation (the root, so that a common place does not drown what was marked), times how well each mark fits it. Marks are taken as independent given the situation. How well a mark fits is a convention of
- * this project: what the map says plainly is marked so {@value #RIGHT} of the time, and what depends on the moment half
- * of the time.
+ * through a situation (the root, so that a common place does not drown what was marked), times how well each mark fits
+ * it. Marks are taken as independent given the situation. How well a mark fits is a convention of this project: what
+ * the map says plainly is marked so {@value #RIGHT} of the time, and what depends on the moment half of the time.
  *
  * @param likely every situation that can be meant, likeliest first, equal ones in the map's order; chances sum to 1
  * @param next what to tell next: the segment or fact that is expected to narrow it down most; empty when nothing would
@@ -48,8 +48,8 @@ public record LikelySituations(List<Likely> likely, Optional<Question> next) {
     /**
      * The judgement.
      *
-     * @param often weight of each situation before anything is said, such as how often rounds pass through it; missing or
-     *     0 counts as the least there is, so that nothing is ruled out
+     * @param often weight of each situation before anything is said, such as how often rounds pass through it; missing
+     *     or 0 counts as the least there is, so that nothing is ruled out
      * @throws RefusedException when a marked fact is not on the map
      */
     public static LikelySituations of(EscapeMap map, Marks marks, Map<Id, Double> often) {

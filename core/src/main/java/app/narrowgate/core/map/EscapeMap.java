@@ -125,8 +125,8 @@ public record EscapeMap(String title, String about, House house, Map<PartKind<?>
     }
 
     /**
-     * The same map with {@code part} in the place of the one of its kind with its id, or at the end. A map that lives on the
-     * usual rate rules gets them as its own before one is changed.
+     * The same map with {@code part} in the place of the one of its kind with its id, or at the end. A map that lives
+     * on the usual rate rules gets them as its own before one is changed.
      */
     public <T extends Part> EscapeMap with(T part) {
         PartKind<T> kind = PartKind.of(part);

@@ -30,8 +30,8 @@ public record Id(String value) implements Comparable<Id> {
     }
 
     /**
-     * An id close to {@code words} that is not taken: the words in lower case with hyphens, cut to {@value #LONGEST_MADE}
-     * characters, with a number behind it where needed.
+     * An id close to {@code words} that is not taken: the words in lower case with hyphens, cut to {@value
+     * #LONGEST_MADE} characters, with a number behind it where needed.
      */
     public static Id free(String words, Predicate<Id> taken) {
         String plain = Normalizer.normalize(words, Normalizer.Form.NFD).toLowerCase(Locale.ROOT)

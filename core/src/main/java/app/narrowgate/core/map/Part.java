@@ -1,6 +1,9 @@
 package app.narrowgate.core.map;
 
-/** What a map is made of: an entry of one of its lists, with an id that is unique there. {@link PartKind} says which list. */
+/**
+ * What a map is made of: an entry of one of its lists, with an id that is unique there. {@link PartKind} says which
+ * list.
+ */
 public sealed interface Part permits Family, Fact, Principle, Movement, Technique, Situation, Outcome, Reaction, Aim,
         Matchup, RateRule, Hold {
 

@@ -10,9 +10,9 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
- * A kind of part, and everything that tools for all kinds need to know of it: the list it stands in, its noun, its title,
- * and by which fields it names other parts. Storing, merging, taking out, redirecting and checking work from this table,
- * so that another kind is one more entry here, one more reader and writer of the format, and one more form.
+ * A kind of part, and everything that tools for all kinds need to know of it: the list it stands in, its noun, its
+ * title, and by which fields it names other parts. Storing, merging, taking out, redirecting and checking work from
+ * this table, so that another kind is one more entry here, one more reader and writer of the format, and one more form.
  *
  * @param <T> the parts of this kind
  */

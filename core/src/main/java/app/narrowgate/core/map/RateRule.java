@@ -8,8 +8,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * One documented way in which a matchup shifts a rate. The dose is {@code min(most, max(0, gauge - above))}; the effect is
- * {@code amount} times the dose.
+ * One documented way in which a matchup shifts a rate. The dose is {@code min(most, max(0, gauge - above))}; the effect
+ * is {@code amount} times the dose.
  *
  * @param gauge what is read off the matchup
  * @param above the gauge counts only above this

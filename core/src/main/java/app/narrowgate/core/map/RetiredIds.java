@@ -7,8 +7,8 @@ import java.util.TreeSet;
 import java.util.function.Predicate;
 
 /**
- * Ids that belonged to something which is not on the map any more. What was counted and written down about it is kept by its
- * id, so that none of these is ever given to something else. The same part brought back has its own id again.
+ * Ids that belonged to something which is not on the map any more. What was counted and written down about it is kept
+ * by its id, so that none of these is ever given to something else. The same part brought back has its own id again.
  *
  * @param paths {@code list/id} for a part, {@code reactions/id/id} for a response of a reaction
  */

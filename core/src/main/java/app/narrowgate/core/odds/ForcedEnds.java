@@ -9,9 +9,9 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * The best kind of end that can be forced from each situation, whatever the top player answers: some way of choosing surely
- * ends there or in a better kind. Says more than odds against a partner who always finds the worst:
- * those are 0 wherever nothing of worth can be forced, and between 0 and 1 where chance decides.
+ * The best kind of end that can be forced from each situation, whatever the top player answers: some way of choosing
+ * surely ends there or in a better kind. Says more than odds against a partner who always finds the worst: those are 0
+ * wherever nothing of worth can be forced, and between 0 and 1 where chance decides.
  */
 final class ForcedEnds {
 

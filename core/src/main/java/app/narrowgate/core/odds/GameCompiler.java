@@ -70,8 +70,8 @@ final class GameCompiler {
     }
 
     /**
-     * The game of {@code base}'s map and figures with more reactions taken away; the same as compiling it, but only what
-     * they touch is worked out anew. Cost O(responses) copies.
+     * The game of {@code base}'s map and figures with more reactions taken away; the same as compiling it, but only
+     * what they touch is worked out anew. Cost O(responses) copies.
      *
      * @param conditions of the setting without them
      */

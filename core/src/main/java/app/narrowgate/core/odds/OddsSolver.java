@@ -20,8 +20,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
- * Tells the odds of a whole solved map: for every situation how its rounds end and how long they take, for every reaction
- * and response what it is worth.
+ * Tells the odds of a whole solved map: for every situation how its rounds end and how long they take, for every
+ * reaction and response what it is worth.
  *
  * <p>Deterministic. Cost: one {@link RoundChain}, one of its questions for each kind of end, and one pass over the map.
  */
@@ -77,8 +77,8 @@ public final class OddsSolver {
     }
 
     /**
-     * Mean seconds of one exchange in each situation: until the reaction is under way or the clock moves on, whichever is
-     * first, {@code E[min(t, T)]}; the clock's mean where nothing is tried, 0 where nothing happens.
+     * Mean seconds of one exchange in each situation: until the reaction is under way or the clock moves on, whichever
+     * is first, {@code E[min(t, T)]}; the clock's mean where nothing is tried, 0 where nothing happens.
      */
     private double[] secondsOfAnExchange() {
         double[] each = new double[game.places];

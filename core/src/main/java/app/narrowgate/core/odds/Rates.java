@@ -5,8 +5,8 @@ import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
 
 /**
- * Where the figures of a map come from, before a matchup shifts them. The compiler asks nothing else, so figures learned
- * from a record, or drawn from what is believed, take the place of the written ones without its knowing.
+ * Where the figures of a map come from, before a matchup shifts them. The compiler asks nothing else, so figures
+ * learned from a record, or drawn from what is believed, take the place of the written ones without its knowing.
  */
 public interface Rates {
 

@@ -14,13 +14,13 @@ import java.util.OptionalDouble;
  *
  * @param lower certified lower bound of the worth, in [0,1]
  * @param upper certified upper bound of the worth, in [0,1]
- * @param best the reaction to choose; empty where resting is best, nothing gains anything, or what would be chosen has not
- *     been given a response yet
+ * @param best the reaction to choose; empty where resting is best, nothing gains anything, or what would be chosen has
+ *     not been given a response yet
  * @param stop true when one may rest here and that is worth at least as much as going on
  * @param ends chance of each kind of end when the best reactions are chosen
  * @param neverEnds chance that the round never ends; with {@code ends} this sums to 1
- * @param forced the best kind of end, by the aim's worth, that can be forced from here whatever they answer: that kind or a
- *     better one; empty where none of worth can
+ * @param forced the best kind of end, by the aim's worth, that can be forced from here whatever they answer: that kind
+ *     or a better one; empty where none of worth can
  * @param exchanges expected number of reactions tried until the round ends; empty where it may never end
  * @param seconds expected time until the round ends, without the time that responses take; empty where it may never end
  * @param margin how much the best choice is worth above the next best, in [0,1]

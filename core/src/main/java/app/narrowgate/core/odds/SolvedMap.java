@@ -24,11 +24,11 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * A map, compiled and solved once under one setting and one set of rates: what every question about it starts from. Places
- * are numbered as in {@link Game}: situations in the map's order, then outcomes.
+ * A map, compiled and solved once under one setting and one set of rates: what every question about it starts from.
+ * Places are numbered as in {@link Game}: situations in the map's order, then outcomes.
  *
- * <p>Unchanged once made but for the chain of a round, which is made when first asked for; it may be shared among threads.
- * Memory: some hundred bytes a response.
+ * <p>Unchanged once made but for the chain of a round, which is made when first asked for; it may be shared among
+ * threads. Memory: some hundred bytes a response.
  */
 public final class SolvedMap {
 
@@ -263,7 +263,10 @@ public final class SolvedMap {
         return setting.late() + setting.thinking().seconds(answers) + conditions.seconds(reaction);
     }
 
-    /** Chance in [0,1] that {@code reaction} would be in time if {@code answers} were taught where it is; 1 without a clock. */
+    /**
+     * Chance in [0,1] that {@code reaction} would be in time if {@code answers} were taught where it is; 1 without a
+     * clock.
+     */
     public double inTimeAmong(Reaction reaction, int answers) {
         return InTime.chance(takesAmong(reaction, answers), clockSeconds(situation(reaction.from())));
     }
@@ -275,9 +278,9 @@ public final class SolvedMap {
     }
 
     /**
-     * Everything that can happen in {@code situation} when the best is chosen there, shares summing to 1; empty where the
-     * round ends, or one is held with nothing to do. This is the one place that says so: flows, stories, breakdowns and
-     * whatever else follows a round read it.
+     * Everything that can happen in {@code situation} when the best is chosen there, shares summing to 1; empty where
+     * the round ends, or one is held with nothing to do. This is the one place that says so: flows, stories, breakdowns
+     * and whatever else follows a round read it.
      *
      * @throws RefusedException when there is no such situation
      */

@@ -14,8 +14,8 @@ import java.util.OptionalDouble;
  * @param reason why it matters, in the trade's words
  * @param mend what would help
  * @param gain what the starts would gain at most if it were mended, in [0,1]; empty where that cannot be computed
- * @param stake what the starts would lose if the one reaction that it is about failed for good, in [0,1]; empty where it
- *     is not about one
+ * @param stake what the starts would lose if the one reaction that it is about failed for good, in [0,1]; empty where
+ *     it is not about one
  */
 public record Finding(Kind kind, Id place, Optional<Id> response, String reason, String mend, OptionalDouble gain,
         OptionalDouble stake) {

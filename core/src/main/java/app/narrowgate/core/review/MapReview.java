@@ -42,8 +42,8 @@ import java.util.Set;
  *
  * <p>Gains are the first-order change of the starts' worth if the place were worth what the aim gives a guard; they are
  * upper estimates, not promises. A family without an early answer counts those who start a round in it. A mixed message
- * gains what the better of its principle's stances would bring if the house took it, which is solved for. What is at stake
- * is solved for without the reaction. Cost: one solve a stance that clashes, and a sweep of the gates.
+ * gains what the better of its principle's stances would bring if the house took it, which is solved for. What is at
+ * stake is solved for without the reaction. Cost: one solve a stance that clashes, and a sweep of the gates.
  */
 public final class MapReview {
 
@@ -79,7 +79,9 @@ public final class MapReview {
         return of(solved, GateSweep.sweep(solved));
     }
 
-    /** The same for whoever has swept the gates of {@code solved} already; all but a solve for each stance that clashes. */
+    /**
+     * The same for whoever has swept the gates of {@code solved} already; all but a solve for each stance that clashes.
+     */
     public static List<Finding> of(SolvedMap solved, NarrowGates gates) {
         MapReview review = new MapReview(solved);
         review.look(gates);

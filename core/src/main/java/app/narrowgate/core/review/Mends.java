@@ -20,8 +20,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * What can be done about a {@link Finding} in one step, without asking for anything that only a coach can know. A finding
- * that needs a new answer has no mend here. Cost linear in the map.
+ * What can be done about a {@link Finding} in one step, without asking for anything that only a coach can know. A
+ * finding that needs a new answer has no mend here. Cost linear in the map.
  */
 public final class Mends {
 

@@ -3,8 +3,8 @@ package app.narrowgate.core.revision;
 import java.util.OptionalInt;
 
 /**
- * What an undo and a redo are about while a revision is the newest. Found from the state of an earlier revision when one is
- * written, so that no history is ever walked.
+ * What an undo and a redo are about while a revision is the newest. Found from the state of an earlier revision when
+ * one is written, so that no history is ever walked.
  *
  * @param undoNext the revision that an undo would take back; empty when there is nothing left to undo
  * @param redoNext the undo that a redo would bring back; empty when there is nothing to redo
@@ -20,7 +20,8 @@ public record UndoState(OptionalInt undoNext, OptionalInt redoNext) {
     }
 
     /**
-     * After an undo that became revision {@code number}: what could be undone before the change that it took back still can.
+     * After an undo that became revision {@code number}: what could be undone before the change that it took back still
+     * can.
      *
      * @param beforeTaken of the revision before the one taken back
      */
@@ -29,7 +30,8 @@ public record UndoState(OptionalInt undoNext, OptionalInt redoNext) {
     }
 
     /**
-     * After a redo that became revision {@code number}: what could be redone before the undo that it brought back still can.
+     * After a redo that became revision {@code number}: what could be redone before the undo that it brought back still
+     * can.
      *
      * @param beforeUndo of the revision before that undo
      */

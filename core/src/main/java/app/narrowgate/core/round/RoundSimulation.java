@@ -19,8 +19,8 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 
 /**
- * Rolls rounds with the best choices, a clock that is drawn each time, and a partner who finds the worst answer as often
- * as the setting says. Agrees with the solver inside its own error. The same seed gives the same rounds.
+ * Rolls rounds with the best choices, a clock that is drawn each time, and a partner who finds the worst answer as
+ * often as the setting says. Agrees with the solver inside its own error. The same seed gives the same rounds.
  *
  * @param rounds how many were rolled
  * @param worth mean worth over the rounds

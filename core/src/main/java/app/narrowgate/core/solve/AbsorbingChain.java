@@ -5,11 +5,12 @@ import java.util.Arrays;
 /**
  * A finite Markov chain, solved exactly: chances of ending, expected visits, expected sums until the end.
  *
- * <p>Point {@code v} moves to {@code target[i]} with {@code probability[i]} for {@code i} in {@code row[v] .. row[v+1]-1};
- * a point without arrows is an end. A strongly connected part that nothing leads out of, and that is not an end, is a loop
- * for ever. Kemeny and Snell, "Finite Markov Chains"; each strongly connected part is solved by {@link GthElimination}, so
- * slow loops are as exact as fast ones and nothing is iterated. Cost: Tarjan's search and one elimination a part when made;
- * each question is then linear in the arrows and the fill. Deterministic. Unchanged once made, so it may be shared.
+ * <p>Point {@code v} moves to {@code target[i]} with {@code probability[i]} for {@code i} in {@code row[v] ..
+ * row[v+1]-1}; a point without arrows is an end. A strongly connected part that nothing leads out of, and that is not
+ * an end, is a loop for ever. Kemeny and Snell, "Finite Markov Chains"; each strongly connected part is solved by
+ * {@link GthElimination}, so slow loops are as exact as fast ones and nothing is iterated. Cost: Tarjan's search and
+ * one elimination a part when made; each question is then linear in the arrows and the fill. Deterministic. Unchanged
+ * once made, so it may be shared.
  */
 final class AbsorbingChain {
 
@@ -100,8 +101,8 @@ final class AbsorbingChain {
     }
 
     /**
-     * The least solution of {@code x = cost + P x} with {@code x = atEnds} at the ends: what is expected to be gathered on
-     * the way and at the end. On a loop for ever 0 where it costs nothing, infinite where it does.
+     * The least solution of {@code x = cost + P x} with {@code x = atEnds} at the ends: what is expected to be gathered
+     * on the way and at the end. On a loop for ever 0 where it costs nothing, infinite where it does.
      */
     double[] gathered(double[] cost, double[] atEnds) {
         double[] x = new double[points];
@@ -164,8 +165,8 @@ final class AbsorbingChain {
     }
 
     /**
-     * Expected number of times each point is come to, starts included. On a loop for ever that would be no number: there
-     * it is the chance of coming into the loop.
+     * Expected number of times each point is come to, starts included. On a loop for ever that would be no number:
+     * there it is the chance of coming into the loop.
      */
     double[] visits(double[] start) {
         double[] come = Arrays.copyOf(start, points);

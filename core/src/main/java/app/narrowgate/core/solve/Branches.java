@@ -1,8 +1,8 @@
 package app.narrowgate.core.solve;
 
 /**
- * The one place that says what can happen when something is tried: every way an exchange can go, with its share and where
- * it lands. Shares of a choice sum to 1.
+ * The one place that says what can happen when something is tried: every way an exchange can go, with its share and
+ * where it lands. Shares of a choice sum to 1.
  */
 public final class Branches {
 

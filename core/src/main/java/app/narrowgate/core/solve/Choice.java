@@ -5,8 +5,8 @@ package app.narrowgate.core.solve;
  *
  * <p>Where something is gained, the option that gains most is tried; of equals, the first in the game's order that
  * reached the worth. Where nothing is gained the tie is broken so, the first that applies: {@link Still#REST} where one
- * may rest, {@link Still#WAIT} where a clock leads elsewhere and nothing is gained there either, the first option that can
- * lead elsewhere, else {@link Still#HELD}.
+ * may rest, {@link Still#WAIT} where a clock leads elsewhere and nothing is gained there either, the first option that
+ * can lead elsewhere, else {@link Still#HELD}.
  */
 public sealed interface Choice {
 

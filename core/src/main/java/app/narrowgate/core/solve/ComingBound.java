@@ -4,8 +4,9 @@ package app.narrowgate.core.solve;
  * Upper bounds on the chance that a round ever comes to a situation under a solution's choices, whatever the top player
  * answers where he reads.
  *
- * <p>Problem: the greatest chance of reaching a state in a decision process of the top player. Method: value iteration from
- * above, each sweep in place; every sweep's result is a bound, a tighter one than before. Cost O(responses) a sweep.
+ * <p>Problem: the greatest chance of reaching a state in a decision process of the top player. Method: value iteration
+ * from above, each sweep in place; every sweep's result is a bound, a tighter one than before. Cost O(responses) a
+ * sweep.
  */
 public final class ComingBound {
 

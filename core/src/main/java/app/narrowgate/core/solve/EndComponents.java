@@ -10,8 +10,8 @@ import java.util.Arrays;
  * <p>Maximal end components by repeated splitting into strongly connected parts (de Alfaro 1997); for a partner who
  * reads fully (λ = 1) the top player is restricted to the landings that are worst under the present lower bound, which
  * gives the simple end components of Kelmendi, Krämer, Křetínský and Weininger, "Value iteration for simple stochastic
- * games" (2018). For λ &lt; 1 every landing has a chance of its own, so the set does not depend on the top player and is
- * found once. Cost O(rounds · arrows), rounds at most the number of situations, in practice two or three.
+ * games" (2018). For λ &lt; 1 every landing has a chance of its own, so the set does not depend on the top player and
+ * is found once. Cost O(rounds · arrows), rounds at most the number of situations, in practice two or three.
  */
 final class EndComponents {
 

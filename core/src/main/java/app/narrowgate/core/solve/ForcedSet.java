@@ -5,11 +5,12 @@ import java.util.Arrays;
 /**
  * From where the bottom player surely ends in a wanted place, whatever the top player answers.
  *
- * <p>Problem: almost-sure reachability in a game with chance; whether an answer comes, is stuffed or too late is chance,
- * which answer is the top player's choice, whatever the game's read. Method: the nested fixed point of de Alfaro and
- * Henzinger, "Concurrent omega-regular games" (2000), for games in turns: the largest set in which some option is safe
- * (never leads out of the set) and gains ground (may come nearer to what is wanted, whatever is answered). No numbers are
- * compared, so nothing is rounded. Cost O(situations · responses) at worst, some passes in practice.
+ * <p>Problem: almost-sure reachability in a game with chance; whether an answer comes, is stuffed or too late is
+ * chance, which answer is the top player's choice, whatever the game's read. Method: the nested fixed point of de
+ * Alfaro and Henzinger, "Concurrent omega-regular games" (2000), for games in turns: the largest set in which some
+ * option is safe (never leads out of the set) and gains ground (may come nearer to what is wanted, whatever is
+ * answered). No numbers are compared, so nothing is rounded. Cost O(situations · responses) at worst, some passes in
+ * practice.
  */
 public final class ForcedSet {
 

@@ -7,13 +7,13 @@ import java.util.PriorityQueue;
  * Solves {@code x = b + P x} and {@code y = c + Pᵀ y} exactly on states from each of which a chain surely leaves.
  *
  * <p>Problem: {@code P} is what a stochastic matrix has on some states; the rest of each row, its leak, leaves them.
- * Method: states are eliminated one by one, the fewest products first (Markowitz 1957), and each diagonal {@code 1 - p} is
- * formed as the sum of what goes elsewhere (Grassmann, Taksar and Heyman, "Regenerative analysis and steady state
- * distributions for Markov chains", 1985). Nothing is ever subtracted, so the result is right to
- * {@link #relativeError(int)} however slowly the chain leaves: to a chance of one in a trillion a step as to one in two.
+ * Method: states are eliminated one by one, the fewest products first (Markowitz 1957), and each diagonal {@code 1 - p}
+ * is formed as the sum of what goes elsewhere (Grassmann, Taksar and Heyman, "Regenerative analysis and steady state
+ * distributions for Markov chains", 1985). Nothing is ever subtracted, so the result is right to {@link
+ * #relativeError(int)} however slowly the chain leaves: to a chance of one in a trillion a step as to one in two.
  *
- * <p>Precondition: every state can reach one with a leak. Diagonal entries are ignored, as rows sum to 1. Cost: O(n + fill)
- * memory, O(fill · degree) time; O(n³) at worst, far less on maps. Deterministic. Unchanged once made.
+ * <p>Precondition: every state can reach one with a leak. Diagonal entries are ignored, as rows sum to 1. Cost: O(n +
+ * fill) memory, O(fill · degree) time; O(n³) at worst, far less on maps. Deterministic. Unchanged once made.
  */
 final class GthElimination {
 

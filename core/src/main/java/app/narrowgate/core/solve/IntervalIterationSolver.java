@@ -10,15 +10,15 @@ import java.util.Arrays;
  *
  * <p>Method: interval iteration (Haddad and Monmege, "Interval iteration algorithm for MDPs and IMDPs", 2018), the
  * upper bound pulled down on end components (Kelmendi et al. 2018), component by component against the arrows, each
- * sweep in place (Gauss–Seidel); a component that mixes slowly is finished by a {@link StrategyGuess}. Every sweep rounds
- * outwards by what double arithmetic can lose, so both bounds hold in exact arithmetic on the game's rates at every
- * moment, whatever the number of sweeps. Where they cannot be brought together, because the sweeps ran out or a loop is so
- * slow that rounding fills the gap, the result says that it did not converge.
+ * sweep in place (Gauss–Seidel); a component that mixes slowly is finished by a {@link StrategyGuess}. Every sweep
+ * rounds outwards by what double arithmetic can lose, so both bounds hold in exact arithmetic on the game's rates at
+ * every moment, whatever the number of sweeps. Where they cannot be brought together, because the sweeps ran out or a
+ * loop is so slow that rounding fills the gap, the result says that it did not converge.
  *
  * <p>Precondition: every share in [0,1], every worth in [0,1]. Cost: O(sweeps · responses) time, O(responses) memory;
- * a map without loops needs one sweep. Deterministic. Of equally good options that one is chosen which first reached the
- * worth: the earliest in the map where the situation is on no loop; inside a loop it may be a later one, by whichever way
- * the worth came round first. What is chosen where nothing is gained stands at {@link Choice}.
+ * a map without loops needs one sweep. Deterministic. Of equally good options that one is chosen which first reached
+ * the worth: the earliest in the map where the situation is on no loop; inside a loop it may be a later one, by
+ * whichever way the worth came round first. What is chosen where nothing is gained stands at {@link Choice}.
  */
 public final class IntervalIterationSolver {
 

@@ -31,7 +31,9 @@ public record PartnerRead(double share) {
         return share >= 1;
     }
 
-    /** What a reaction is worth once it gets going: {@code mean} over the answers by habit, {@code least} at the worst. */
+    /**
+     * What a reaction is worth once it gets going: {@code mean} over the answers by habit, {@code least} at the worst.
+     */
     public double blend(double mean, double least) {
         return (1 - share) * mean + share * least;
     }

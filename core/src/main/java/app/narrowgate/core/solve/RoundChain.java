@@ -1,10 +1,11 @@
 package app.narrowgate.core.solve;
 
 /**
- * The chain of a round when the bottom player follows a solution's choices and a reading partner picks his worst landing.
- * Situation {@code s} that goes on moves to {@code target[i]} with {@code probability[i]} for {@code i} in
- * {@code row[s] .. row[s+1]-1}. A round ends at an outcome or where one rests; it never ends where one is held with nothing
- * to do, or in a loop that nothing leads out of. Over all places, the chances of ending and of never ending sum to 1.
+ * The chain of a round when the bottom player follows a solution's choices and a reading partner picks his worst
+ * landing. Situation {@code s} that goes on moves to {@code target[i]} with {@code probability[i]} for {@code i} in
+ * {@code row[s] .. row[s+1]-1}. A round ends at an outcome or where one rests; it never ends where one is held with
+ * nothing to do, or in a loop that nothing leads out of. Over all places, the chances of ending and of never ending sum
+ * to 1.
  *
  * <p>Solved by {@link AbsorbingChain}: exact however slow the loops. Unchanged once made, so it may be shared.
  */
@@ -87,8 +88,8 @@ public final class RoundChain {
     }
 
     /**
-     * Expected sum of {@code cost[situation]} over the exchanges until the round ends, index place; infinite where it may
-     * never end.
+     * Expected sum of {@code cost[situation]} over the exchanges until the round ends, index place; infinite where it
+     * may never end.
      */
     public double[] until(double[] cost) {
         double[] sum = chain.gathered(cost, new double[game.places]);
@@ -113,8 +114,8 @@ public final class RoundChain {
     }
 
     /**
-     * Expected number of times that each place is come to, those where the round ends among them; in a loop for ever the
-     * chance of coming into it.
+     * Expected number of times that each place is come to, those where the round ends among them; in a loop for ever
+     * the chance of coming into it.
      */
     public double[] arrivals(double[] start) {
         return chain.visits(start);

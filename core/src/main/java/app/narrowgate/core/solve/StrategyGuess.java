@@ -3,19 +3,24 @@ package app.narrowgate.core.solve;
 import java.util.Arrays;
 
 /**
- * Finishes a component on which sweeping is slow: guesses its values by improving both players' choices, solving the chain
- * of the choices each time, then proves bounds around the guess. A guess that cannot be proved changes nothing.
+ * Finishes a component on which sweeping is slow: guesses its values by improving both players' choices, solving the
+ * chain of the choices each time, then proves bounds around the guess. A guess that cannot be proved changes nothing.
  *
  * <p>Two proofs, the tighter that holds is taken:
  * <ol>
- * <li><em>Exact choices.</em> What the bottom player's choices reach is a lower bound if no other landing could be worse for
+ * <li><em>Exact choices.</em> What the bottom player's choices reach is a lower bound if no other landing could be
+ * worse for
  *     him, and an upper bound if no other option could be better; the chain's values are known to
  *     {@link GthElimination#relativeError}, and "no other" must hold beyond that. No loop is too slow for this proof.
  * <li><em>A toll.</em> Let every exchange pay ε, and solve that game. If one sweep, rounded upwards, nowhere rises, the
- *     least fixed point lies below (Knaster and Tarski; used so by Hartmanns and Kaminski, "Optimistic value iteration",
- *     2020), ways round in an end component being capped by the best way out. Let every exchange cost ε, and for λ &lt; 1
- *     choices that lead out from everywhere have one fixed point, and what does not fall, rounded downwards, lies below it.
- *     The bounds are apart by ε times the exchanges of a round, so this proves only loops of less than a thousand million.
+ *     least fixed point lies below (Knaster and Tarski; used so by Hartmanns and Kaminski, "Optimistic value
+ * iteration",
+ *     2020), ways round in an end component being capped by the best way out. Let every exchange cost ε, and for λ &lt;
+ * 1
+ *     choices that lead out from everywhere have one fixed point, and what does not fall, rounded downwards, lies below
+ * it.
+ *     The bounds are apart by ε times the exchanges of a round, so this proves only loops of less than a thousand
+ * million.
  * </ol>
  * For λ = 1 only upper bounds are tried, since there the partner may shut the way out.
  *
@@ -75,7 +80,8 @@ final class StrategyGuess {
     }
 
     /**
-     * Improves {@code trial} until no choice gains, every exchange paying {@code toll}; leaves its values in {@code guess}.
+     * Improves {@code trial} until no choice gains, every exchange paying {@code toll}; leaves its values in {@code
+     * guess}.
      *
      * @param fixed situations whose choice stays as it is
      */
@@ -116,8 +122,8 @@ final class StrategyGuess {
     }
 
     /**
-     * Puts into {@code guess} the values of the chain that {@code trial} and the worst landings under {@code guess} make,
-     * every exchange paying {@code toll}; where the landings change with the values, once more with those.
+     * Puts into {@code guess} the values of the chain that {@code trial} and the worst landings under {@code guess}
+     * make, every exchange paying {@code toll}; where the landings change with the values, once more with those.
      */
     private void evaluate(int[] members, int[] trial, double[] guess, double toll) {
         for (int round = 0; round < (!game.read.isNone() ? MOST_ROUNDS : 1); round++) {

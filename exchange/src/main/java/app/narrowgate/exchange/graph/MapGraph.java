@@ -18,8 +18,8 @@ import org.jgrapht.nio.dot.DOTExporter;
 import org.jgrapht.nio.graphml.GraphMLExporter;
 
 /**
- * Writes a map as a graph. A vertex is a situation, an outcome, or {@value #UNANSWERED}; an arc is a response, a stuffed
- * reaction or a clock that runs down. Cost linear in the map.
+ * Writes a map as a graph. A vertex is a situation, an outcome, or {@value #UNANSWERED}; an arc is a response, a
+ * stuffed reaction or a clock that runs down. Cost linear in the map.
  */
 public final class MapGraph {
 

@@ -16,8 +16,8 @@ import org.apache.commons.csv.CSVPrinter;
 
 /**
  * A map's links as RFC 4180 CSV with a header: one row a response; a reaction about which nobody has said what they do
- * has one row without a cue. A cell that a spreadsheet would take for a formula is written with an apostrophe before it,
- * which reading takes away again.
+ * has one row without a cue. A cell that a spreadsheet would take for a formula is written with an apostrophe before
+ * it, which reading takes away again.
  */
 public final class LinksCsv {
 
@@ -86,8 +86,8 @@ public final class LinksCsv {
 
     /**
      * The map with the rows of a table put into it. Situations, landings and techniques are named by id or by title;
-     * a technique that is not on the map yet is added. A row that names a reaction and a response of the map changes them;
-     * one without adds them.
+     * a technique that is not on the map yet is added. A row that names a reaction and a response of the map changes
+     * them; one without adds them.
      *
      * @param retired ids that nothing new is given
      * @param whole whether reactions and responses that have no row are taken out

@@ -22,7 +22,9 @@ import tools.jackson.databind.JsonNode;
 final class Fields {
 
     private static final int MOST_ITEMS = 100_000;
-    /** Stands for a text that could not be read. It is never looked at: what was read counts only if nothing was wrong. */
+    /**
+     * Stands for a text that could not be read. It is never looked at: what was read counts only if nothing was wrong.
+     */
     private static final String STAND_IN = "unreadable";
 
     private final JsonNode node;
@@ -60,7 +62,9 @@ final class Fields {
         problems.add(new Problem(at(field), message));
     }
 
-    /** The field's value; empty when it is missing. What is left out is left out: null is none of the format's values. */
+    /**
+     * The field's value; empty when it is missing. What is left out is left out: null is none of the format's values.
+     */
     private Optional<JsonNode> value(String field) {
         Optional<JsonNode> value = valueOrNull(field);
         if (value.isEmpty() && node.has(field)) {

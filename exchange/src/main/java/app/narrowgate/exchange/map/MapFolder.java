@@ -126,9 +126,9 @@ public final class MapFolder {
     }
 
     /**
-     * The map as files, name to text: one part for each family with its situations, what is done in them, the techniques
-     * that it is the first to use and the holds that begin in it; everything else in {@value #HEAD}. Read again they give
-     * the same map but for the order of parts.
+     * The map as files, name to text: one part for each family with its situations, what is done in them, the
+     * techniques that it is the first to use and the holds that begin in it; everything else in {@value #HEAD}. Read
+     * again they give the same map but for the order of parts.
      */
     public static Map<String, String> write(EscapeMap map) {
         ObjectNode whole = MapJson.write(map);

@@ -18,8 +18,8 @@ public final class MapMerge {
     }
 
     /**
-     * {@code map} with the parts of {@code file}: those of the same id are changed, others are added; the title and what
-     * the file does not hold stay. Cost linear in both.
+     * {@code map} with the parts of {@code file}: those of the same id are changed, others are added; the title and
+     * what the file does not hold stay. Cost linear in both.
      *
      * @throws ProblemsException when the parts do not fit together
      */

@@ -13,8 +13,8 @@ import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Brings two changes of the same tree together where they do not touch: different fields of an object, different entries
- * of a list whose entries have ids.
+ * Brings two changes of the same tree together where they do not touch: different fields of an object, different
+ * entries of a list whose entries have ids.
  */
 public final class TreeMerge {
 

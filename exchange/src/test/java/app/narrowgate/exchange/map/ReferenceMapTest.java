@@ -242,7 +242,9 @@ class ReferenceMapTest {
         }
     }
 
-    /** Nothing that is taught gains anything at the end of a choke; the clock then leads to the tap and not to nowhere. */
+    /**
+     * Nothing that is taught gains anything at the end of a choke; the clock then leads to the tap and not to nowhere.
+     */
     @ParameterizedTest
     @ValueSource(doubles = {0, 0.25, 1})
     void roundsWithChildrenEndInTheTapAndAreNotHeldForEver(double read) {

@@ -4,7 +4,9 @@ import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.boot.info.BuildProperties;
 import org.springframework.stereotype.Component;
 
-/** Which build of the program this is, so that nothing that an older one computed is taken for an answer of this one. */
+/**
+ * Which build of the program this is, so that nothing that an older one computed is taken for an answer of this one.
+ */
 @Component
 public class BuildId {
 

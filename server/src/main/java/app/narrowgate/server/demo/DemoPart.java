@@ -1,8 +1,8 @@
 package app.narrowgate.server.demo;
 
 /**
- * One part of the demo gym. It is given to a house once, in a transaction of its own; what a house already has of it stays as it
- * is, so that giving it twice is no harm.
+ * One part of the demo gym. It is given to a house once, in a transaction of its own; what a house already has of it
+ * stays as it is, so that giving it twice is no harm.
  */
 interface DemoPart {
 

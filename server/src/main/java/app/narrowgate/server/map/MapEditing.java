@@ -27,8 +27,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Changes of a map. Every change is a revision that stores only the parts it touches. Two edits that touch different parts
- * are merged; an edit of a part that has changed since it was read is refused with what changed.
+ * Changes of a map. Every change is a revision that stores only the parts it touches. Two edits that touch different
+ * parts are merged; an edit of a part that has changed since it was read is refused with what changed.
  */
 @Service
 public class MapEditing {
@@ -60,7 +60,8 @@ public class MapEditing {
      * Puts parts into a map, new ones among them, under ids that the caller has chosen.
      *
      * @throws ConflictException when a part that the change touches has changed since {@code base}
-     * @throws ProblemsException when the parts would no longer fit together, or a new one has the id of one that is gone
+     * @throws ProblemsException when the parts would no longer fit together, or a new one has the id of one that is
+     *     gone
      */
     @Transactional
     public StoredMap put(UUID id, int base, SignedIn author, String summary, List<PartJson.Put> parts) {

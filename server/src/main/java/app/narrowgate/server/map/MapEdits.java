@@ -26,7 +26,10 @@ final class MapEdits {
         return map.with(reaction.withoutResponse(id));
     }
 
-    /** The response under another reaction, behind those already there; its id changes where that one has or had it already. */
+    /**
+     * The response under another reaction, behind those already there; its id changes where that one has or had it
+     * already.
+     */
     static EscapeMap moveResponse(EscapeMap map, RetiredIds retired, Id fromId, Id id, Id toId) {
         Reaction from = reaction(map, fromId);
         Response response = response(from, id);

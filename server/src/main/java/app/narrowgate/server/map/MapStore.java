@@ -76,8 +76,8 @@ public class MapStore {
     }
 
     /**
-     * The newest state of a row that is read or locked. Inside a transaction it is remembered only if that transaction has
-     * not written a revision of its own, which {@link #advance} does instead.
+     * The newest state of a row that is read or locked. Inside a transaction it is remembered only if that transaction
+     * has not written a revision of its own, which {@link #advance} does instead.
      */
     Head headOf(MapRow row) {
         Head known = heads.get(row.id());
@@ -104,8 +104,8 @@ public class MapStore {
     }
 
     /**
-     * Moves the map's row on to a state of which this transaction has written the revision. It is remembered when and if the
-     * transaction commits.
+     * Moves the map's row on to a state of which this transaction has written the revision. It is remembered when and
+     * if the transaction commits.
      */
     StoredMap advance(Head head) {
         StoredMap map = head.map();

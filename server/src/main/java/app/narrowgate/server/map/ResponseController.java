@@ -22,7 +22,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** What they do about a reaction: adding it quickly, taking it out, moving it. It is changed as a part of its reaction. */
+/**
+ * What they do about a reaction: adding it quickly, taking it out, moving it. It is changed as a part of its reaction.
+ */
 @RestController
 @RequestMapping("/api/maps/{mapId}/reactions/{reaction}/responses")
 @Tag(name = "responses")

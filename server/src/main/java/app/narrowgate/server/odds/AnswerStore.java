@@ -13,9 +13,9 @@ import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 
 /**
- * Computed answers. Those last asked for are kept in memory, by weight, so that few of a very large map take the place of
- * many of a small one; a changed map asks a new question, so nothing stale is ever given. Of several who ask at once one
- * computes and the others wait for it.
+ * Computed answers. Those last asked for are kept in memory, by weight, so that few of a very large map take the place
+ * of many of a small one; a changed map asks a new question, so nothing stale is ever given. Of several who ask at once
+ * one computes and the others wait for it.
  */
 @Service
 public class AnswerStore {
@@ -39,8 +39,8 @@ public class AnswerStore {
         }
 
         /**
-         * A tag that changes whenever the answer could, by another question or another build of the program; a weak one,
-         * for a strong one forbids compressing the answer.
+         * A tag that changes whenever the answer could, by another question or another build of the program; a weak
+         * one, for a strong one forbids compressing the answer.
          */
         public String tag(String build) {
             return "W/\"%d-%08x%08x-%s\"".formatted(revision, map.hashCode(), toString().hashCode(), build);

@@ -27,8 +27,9 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 /**
  * Reads an {@link OddsQuestion} from the parameters of a request, and checks it.
  *
- * <p>It stands in for Spring's own binding of records, which parses the annotations of the whole constructor anew for each of
- * its parameters at every request. With fourteen of them that took longer than solving the map, under a hand on a slider.
+ * <p>It stands in for Spring's own binding of records, which parses the annotations of the whole constructor anew for
+ * each of its parameters at every request. With fourteen of them that took longer than solving the map, under a hand on
+ * a slider.
  */
 @Component
 class OddsQuestionResolver implements HandlerMethodArgumentResolver, WebMvcConfigurer {

@@ -10,7 +10,9 @@ import app.narrowgate.core.progress.Progress;
 import app.narrowgate.server.map.StoredMap;
 import org.springframework.stereotype.Service;
 
-/** Every revision is solved once under a setting; odds, gates, review, questions and stances all ask the same solution. */
+/**
+ * Every revision is solved once under a setting; odds, gates, review, questions and stances all ask the same solution.
+ */
 @Service
 public class SolvedMaps {
 
@@ -32,7 +34,9 @@ public class SolvedMaps {
                 () -> OddsSolver.of(solved(map, setting)));
     }
 
-    /** The narrow gates of a map under a setting; on a large map this takes long, so somebody must hear how far it is. */
+    /**
+     * The narrow gates of a map under a setting; on a large map this takes long, so somebody must hear how far it is.
+     */
     public NarrowGates gates(StoredMap map, Setting setting, Progress progress) {
         return answers.answer(AnswerStore.Question.of(map, setting, "gates"),
                 () -> GateSweep.sweep(solved(map, setting), progress));

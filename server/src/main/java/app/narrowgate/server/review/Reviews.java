@@ -27,7 +27,9 @@ public class Reviews {
         this.dismissals = dismissals;
     }
 
-    /** Every finding, those that cost most first; on a large map this takes long, so somebody must hear how far it is. */
+    /**
+     * Every finding, those that cost most first; on a large map this takes long, so somebody must hear how far it is.
+     */
     public List<Finding> findings(StoredMap map, Setting setting, Progress progress) {
         return answers.answer(AnswerStore.Question.of(map, setting, "findings"),
                 () -> MapReview.of(solved.solved(map, setting), solved.gates(map, setting, progress)));

@@ -46,8 +46,8 @@ public record Parts(Map<PartKey, PartState> rows) {
     }
 
     /**
-     * The step to {@code after}. A part that is there already keeps its position, a new one comes last, so that taking a part
-     * out never touches its neighbours.
+     * The step to {@code after}. A part that is there already keeps its position, a new one comes last, so that taking
+     * a part out never touches its neighbours.
      */
     public Step to(Parts after) {
         Map<String, Integer> last = new HashMap<>();

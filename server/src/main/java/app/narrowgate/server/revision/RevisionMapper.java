@@ -55,7 +55,9 @@ interface RevisionMapper {
     @Select("select distinct list, part_id from map_part where map_id = #{mapId} and until is not null")
     List<PartKey> everEnded(UUID mapId);
 
-    /** Ids that entries of {@code field} have had in ended states of the parts of {@code list}, with those parts' ids. */
+    /**
+     * Ids that entries of {@code field} have had in ended states of the parts of {@code list}, with those parts' ids.
+     */
     @Select("""
             select distinct part_id as list, entry ->> 'id' as part_id
             from map_part
