@@ -2,8 +2,8 @@ import { group } from "d3-array";
 import type { Schemas } from "../../api/client";
 import type { Overview } from "../odds";
 import { paths } from "./paths";
-import { reactionTitle } from "./titles";
 import { indexOf } from "../../model/mapIndex";
+import { titleIn } from "../../model/partKinds";
 
 /** What is missing, in words, by situation; a situation in which nothing is missing is not in it. */
 export function holesOf(map: Schemas["Map"], odds: Overview): Map<string, string> {
@@ -43,31 +43,22 @@ export function findingPlace(
   map: Schemas["Map"],
   finding: Schemas["Finding"],
 ): { title: string; situation?: string } {
-  const reaction = indexOf(map).reaction(finding.place);
-  if (reaction) {
-    const cue = indexOf(map).response(reaction.id, finding.response)?.cue;
-    const technique = reactionTitle(map, reaction.id);
-    return { title: cue ?? technique, situation: reaction.from };
+  const { place, list } = finding;
+  const title = titleIn(map, list, place);
+  if (list === "reactions") {
+    const cue = indexOf(map).response(place, finding.response)?.cue;
+    return { title: cue ?? title, situation: indexOf(map).reaction(place)?.from };
   }
-  const situation = indexOf(map).situation(finding.place);
-  if (situation) return { title: situation.title, situation: situation.id };
-  const technique = indexOf(map).technique(finding.place);
-  if (technique) {
-    return {
-      title: technique.title,
-      situation: map.reactions.find((r) => r.technique === technique.id)?.from,
-    };
-  }
-  return { title: indexOf(map).family(finding.place)?.title ?? finding.place };
+  if (list === "situations") return { title, situation: place };
+  if (list === "techniques")
+    return { title, situation: map.reactions.find((r) => r.technique === place)?.from };
+  return { title };
 }
 
 /** Where a finding is looked at: the situation, down to the reaction, or the part in the workshop; `query` is that of the setting. */
 export function findingPath(map: Schemas["Map"], finding: Schemas["Finding"], query: string): string {
   const { situation } = findingPlace(map, finding);
-  if (!situation) {
-    const list = map.families.some((f) => f.id === finding.place) ? "families" : "techniques";
-    return paths.edit(map.id, list, finding.place, query);
-  }
-  const anchor = map.reactions.some((r) => r.id === finding.place) ? `#${finding.place}` : "";
+  if (!situation) return paths.edit(map.id, finding.list, finding.place, query);
+  const anchor = finding.list === "reactions" ? `#${finding.place}` : "";
   return paths.situation(map.id, situation) + query + anchor;
 }

@@ -3,6 +3,7 @@ import { describe, expect, it } from "vitest";
 import type { Schemas } from "../../api/client";
 import { findingPath, lowerFirst, withoutThey } from "./holes";
 import { nextGate } from "./moveBetweenGates";
+import { aMap } from "../../test/aMap";
 
 function gate(name: string, left: number, top: number): HTMLElement {
   const element = document.createElement("a");
@@ -52,21 +53,22 @@ describe("cues", () => {
 });
 
 describe("a finding", () => {
-  const map = {
+  const map = aMap({
     id: "m",
     situations: [{ id: "low" }],
     reactions: [{ id: "trap", from: "low", technique: "trap-and-bridge", responses: [] }],
-    techniques: [{ id: "trap-and-bridge" }, { id: "unused" }],
+    techniques: [{ id: "trap-and-bridge" }, { id: "trap", title: "Trap only" }],
     families: [{ id: "mount" }],
-  } as unknown as Schemas["Map"];
+  });
 
   it.each([
-    ["low", "/map/m/at/low?late=2"],
-    ["trap", "/map/m/at/low?late=2#trap"],
-    ["trap-and-bridge", "/map/m/at/low?late=2"],
-    ["unused", "/map/m/workshop/techniques?late=2&edit=unused"],
-    ["mount", "/map/m/workshop/families?late=2&edit=mount"],
-  ])("about %s is looked at in its place", (place, path) => {
-    expect(findingPath(map, { place } as Schemas["Finding"], "?late=2")).toBe(path);
+    ["situations", "low", "/map/m/at/low?late=2"],
+    ["reactions", "trap", "/map/m/at/low?late=2#trap"],
+    ["techniques", "trap-and-bridge", "/map/m/at/low?late=2"],
+    // It has the id of a reaction, and is none.
+    ["techniques", "trap", "/map/m/workshop/techniques?late=2&edit=trap"],
+    ["families", "mount", "/map/m/workshop/families?late=2&edit=mount"],
+  ])("about one of the %s, %s, is looked at in its place", (list, place, path) => {
+    expect(findingPath(map, { list, place } as Schemas["Finding"], "?late=2")).toBe(path);
   });
 });

@@ -4,7 +4,8 @@ import type { Schemas } from "../../api/client";
 import { Cost } from "./Cost";
 
 function said(kind: string, figures: { gain?: number; stake?: number }): string | null {
-  const finding = { kind, place: "low", reason: "", mend: "", mends: [], ...figures } as Schemas["Finding"];
+  const about = { list: "situations", place: "low" } as const;
+  const finding: Schemas["Finding"] = { kind, ...about, reason: "", mend: "", mends: [], ...figures };
   return render(<Cost finding={finding} />).container.textContent;
 }
 

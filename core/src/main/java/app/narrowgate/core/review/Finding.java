@@ -2,6 +2,7 @@ package app.narrowgate.core.review;
 
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.PartKind;
 import java.util.Comparator;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -9,7 +10,7 @@ import java.util.OptionalDouble;
 /**
  * One weakness of a map.
  *
- * @param place the situation, reaction, technique or family it is about
+ * @param place the part it is about, which is of the kind that {@link Kind#about} says
  * @param response the response it is about, where it is about one
  * @param reason why it matters, in the trade's words
  * @param mend what would help
@@ -24,31 +25,42 @@ public record Finding(Kind kind, Id place, Optional<Id> response, String reason,
     public static final Comparator<Finding> BY_COST = Comparator.comparingDouble((Finding f) -> -f.gain().orElse(0))
             .thenComparingDouble(f -> -f.stake().orElse(0));
 
-    /** Kinds of weakness, and what {@link Finding#place} then names. */
+    /** Kinds of weakness. */
     public enum Kind implements Coded {
         /** A situation from which nothing usable is taught. */
-        DEAD_END,
+        DEAD_END(PartKind.SITUATIONS),
         /** A reaction with a response that nobody has answered. */
-        UNANSWERED_RESPONSE,
+        UNANSWERED_RESPONSE(PartKind.REACTIONS),
         /** A reaction about which nobody has said what they do. */
-        NO_RESPONSE,
+        NO_RESPONSE(PartKind.REACTIONS),
         /** A situation in which a partner who reads can hold you for ever. */
-        ENDLESS_LOOP,
+        ENDLESS_LOOP(PartKind.SITUATIONS),
         /** A situation with a single usable reaction. */
-        SINGLE_ROUTE,
+        SINGLE_ROUTE(PartKind.SITUATIONS),
         /** A situation that nothing leads to and nobody starts in. */
-        UNREACHABLE,
+        UNREACHABLE(PartKind.SITUATIONS),
         /** A family without a usable answer at the early stage. */
-        NO_EARLY_ANSWER,
+        NO_EARLY_ANSWER(PartKind.FAMILIES),
         /** A reaction whose movement needs a limb that the situation says is held. */
-        HELD_LIMB,
+        HELD_LIMB(PartKind.REACTIONS),
         /** A situation in which two stances are taught without a condition that separates them. */
-        MIXED_MESSAGE,
+        MIXED_MESSAGE(PartKind.SITUATIONS),
         /** A reaction that costs its situation more thinking time than it brings. */
-        OVERLOAD,
+        OVERLOAD(PartKind.REACTIONS),
         /** A technique that works on neck or knee and says no caution. */
-        MISSING_CAUTION,
+        MISSING_CAUTION(PartKind.TECHNIQUES),
         /** A reaction open to children that ends in a submission. */
-        FORBIDDEN_FINISH
+        FORBIDDEN_FINISH(PartKind.REACTIONS);
+
+        private final PartKind<?> about;
+
+        Kind(PartKind<?> about) {
+            this.about = about;
+        }
+
+        /** What {@link Finding#place} names. */
+        public PartKind<?> about() {
+            return about;
+        }
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.narrowgate.core.fixture.MapFixture;
+import app.narrowgate.core.fixture.RandomMaps;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Likelihood;
@@ -31,8 +32,11 @@ import app.narrowgate.core.trait.Level;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Each kind of finding on the smallest map that has it, and not on the mended one. */
 class MapReviewTest {
@@ -308,5 +312,15 @@ class MapReviewTest {
         SolvedMap one = SolvedMap.of(MapIndex.of(before), EVEN);
         SolvedMap other = SolvedMap.of(MapIndex.of(after), EVEN);
         return Comparison.of(one, MapReview.of(one), other, MapReview.of(other));
+    }
+
+    /** A technique and a reaction may share an id; whoever looks a finding up must know which of them it is about. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8})
+    void everyFindingIsAboutAPartOfTheKindThatItSays(int seed) {
+        MapIndex index = MapIndex.of(RandomMaps.map(new Random(seed), 10, 3, 3));
+        List<Finding> findings = MapReview.of(SolvedMap.of(index, EVEN));
+        assertThat(findings).isNotEmpty()
+                .allMatch(finding -> index.part(finding.kind().about(), finding.place()).isPresent());
     }
 }

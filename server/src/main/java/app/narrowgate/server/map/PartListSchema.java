@@ -8,9 +8,10 @@ import org.springframework.stereotype.Component;
 
 /** The names of a map's lists in the API description, so that a client that knows fewer or more does not build. */
 @Component
-class PartListSchema implements GlobalOpenApiCustomizer {
+public class PartListSchema implements GlobalOpenApiCustomizer {
 
-    static final String REF = "#/components/schemas/PartList";
+    /** What a field refers to that holds the name of a list. */
+    public static final String REF = "#/components/schemas/PartList";
 
     @Override
     public void customise(OpenAPI api) {

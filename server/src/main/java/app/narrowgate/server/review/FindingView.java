@@ -4,6 +4,7 @@ import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.review.Finding;
 import app.narrowgate.core.review.Mends;
+import app.narrowgate.server.map.PartListSchema;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
 import java.time.Instant;
@@ -12,7 +13,7 @@ import java.util.OptionalDouble;
 
 /** A finding as the client sees it. */
 @Schema(name = "Finding")
-public record FindingView(String kind, @Schema(description = "The situation, reaction, technique or family") String place,
+public record FindingView(String kind, @Schema(ref = PartListSchema.REF) String list, @Schema(description = "The part it is about, of that list") String place,
         @Nullable String response, String reason, String mend,
         @Schema(description = "What the starts would gain at most; missing where it cannot be computed")
         @Nullable Double gain,
@@ -29,12 +30,12 @@ public record FindingView(String kind, @Schema(description = "The situation, rea
     }
 
     private static FindingView of(Finding f, List<MendView> mends) {
-        return new FindingView(f.kind().code(), f.place().value(), f.response().map(Id::value).orElse(null),
+        return new FindingView(f.kind().code(), f.kind().about().list(), f.place().value(), f.response().map(Id::value).orElse(null),
                 f.reason(), f.mend(), orNull(f.gain()), orNull(f.stake()), mends, null);
     }
 
     FindingView dismissed(@Nullable Dismissals.Row row) {
-        return row == null ? this : new FindingView(kind, place, response, reason, mend, gain, stake, mends,
+        return row == null ? this : new FindingView(kind, list, place, response, reason, mend, gain, stake, mends,
                 new DismissalView(row.reason(), row.authorName(), row.at()));
     }
 
