@@ -68,6 +68,17 @@ describe("picking by a few letters", () => {
     expect(onNew).not.toHaveBeenCalled();
   });
 
+  it("takes what is typed wherever the pointer comes and goes", async () => {
+    const { onChange, box, user } = show();
+    await user.type(box, "low");
+    await user.hover(screen.getAllByRole("option")[1]!);
+    await user.unhover(screen.getByRole("listbox"));
+    await user.hover(screen.getByRole("button"));
+    await user.keyboard("{ArrowUp}");
+    await user.tab();
+    expect(onChange).toHaveBeenCalledExactlyOnceWith("low");
+  });
+
   it("can pick nothing where that means something", async () => {
     const { onChange, box, user } = show({ value: "low", none: "no answer yet" });
     await user.click(box);

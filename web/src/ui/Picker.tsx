@@ -55,6 +55,10 @@ export function Picker({
       ? [...found, { id: name, title: `New: “${name}”`, made: true }]
       : found;
   const shown = all.find((c) => c.id === value)?.title ?? "";
+  const take = (offer: Offer) => {
+    if (offer.made) onNew?.(offer.id);
+    else onChange(offer.id);
+  };
   const combobox = useCombobox<Offer>({
     items: offers,
     itemToString: (offer) => offer?.title ?? "",
@@ -64,18 +68,25 @@ export function Picker({
     // What is picked is the caller's; here every pick is a new one.
     selectedItem: null,
     defaultHighlightedIndex: 0,
-    stateReducer: (_, { type, changes }) => {
-      if (type === useCombobox.stateChangeTypes.InputClick) return { ...changes, isOpen: true };
-      // Passing by takes nothing; having typed and going on does.
-      const passedBy = type === useCombobox.stateChangeTypes.InputBlur && name === "";
-      return passedBy ? { ...changes, selectedItem: null } : changes;
+    stateReducer: ({ highlightedIndex }, { type, changes }) => {
+      switch (type) {
+        case useCombobox.stateChangeTypes.InputClick:
+          return { ...changes, isOpen: true, highlightedIndex: Math.max(0, highlightedIndex) };
+        case useCombobox.stateChangeTypes.InputBlur:
+          // Leaving is no choice; who goes on with Tab has made one before.
+          return { ...changes, selectedItem: null };
+        case useCombobox.stateChangeTypes.MenuMouseLeave:
+          // The keys go on where they were.
+          return { ...changes, highlightedIndex };
+        default:
+          return changes;
+      }
     },
     onStateChange: ({ type, isOpen, selectedItem }) => {
       // What is typed has been taken already.
       if (type === useCombobox.stateChangeTypes.InputChange) return;
       if (isOpen !== undefined) setTyped(isOpen ? "" : undefined);
-      if (selectedItem?.made) onNew?.(selectedItem.id);
-      else if (selectedItem) onChange(selectedItem.id);
+      if (selectedItem) take(selectedItem);
     },
   });
   return (
@@ -91,6 +102,11 @@ export function Picker({
           // At once, or the cursor would jump to the end of what is typed in the middle.
           onChange: (event) => setTyped(event.currentTarget.value),
           onKeyDown: (event) => {
+            if (event.key === "Tab" && open && name !== "") {
+              const chosen = offers[Math.max(0, combobox.highlightedIndex)];
+              if (chosen) take(chosen);
+              setTyped(undefined);
+            }
             if (event.key !== "Escape") return;
             // Open, it closes the list and no more; closed, it is for what the field stands in.
             if (open) event.stopPropagation();

@@ -72,6 +72,9 @@ function Search({ mapId, close }: { mapId: string | undefined; close: () => void
     selectedItem: null,
     initialHighlightedIndex: 0,
     defaultHighlightedIndex: 0,
+    // The keys go on where they were when the pointer leaves the list.
+    stateReducer: ({ highlightedIndex }, { type, changes }) =>
+      type === useCombobox.stateChangeTypes.MenuMouseLeave ? { ...changes, highlightedIndex } : changes,
     onStateChange: ({ type, selectedItem }) => {
       // Leaving the field is no choice.
       if (selectedItem && type !== useCombobox.stateChangeTypes.InputBlur) take(selectedItem);

@@ -57,6 +57,7 @@ class FirstLightStory extends Story {
         Browser.tabTo(page, "It leads to");
         page.keyboard().type("Open guard");
         Browser.tabTo(page, "Save");
+        assertThat(page.getByRole(AriaRole.COMBOBOX, exactly("It leads to"))).hasValue(Pattern.compile("^Open guard"));
         page.keyboard().press("Enter");
         assertThat(page.getByText("no answer yet")).hasCount(0);
         assertThat(odds(page)).not().hasText(Integer.toString(framed));
