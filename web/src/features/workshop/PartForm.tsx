@@ -108,6 +108,11 @@ export function PartForm({
     drop();
     onDone(saved);
   };
+  const throwAway = (
+    <button type="button" className="word" onClick={() => done()}>
+      Throw it away
+    </button>
+  );
   const send = (base: number) =>
     save.mutate(() => putParts(map.id, base, summary(value), parts), { onSuccess: () => done(input) });
   const make = (list: PartList, title: string) => {
@@ -141,31 +146,13 @@ export function PartForm({
             What you typed here before cannot be put back into the form, which has changed since.
           </summary>
           <pre className="my-1 wrap-anywhere whitespace-pre-wrap text-quiet select-all">{unreadable}</pre>
-          <button
-            type="button"
-            className="word"
-            onClick={() => {
-              drop();
-              onDone();
-            }}
-          >
-            Throw it away
-          </button>
+          {throwAway}
         </details>
       )}
       {kept && (
         <p className="flex flex-wrap items-baseline gap-x-4 border-l-4 border-ink pl-3">
           <span>What you typed before is back.</span>
-          <button
-            type="button"
-            className="word"
-            onClick={() => {
-              drop();
-              onDone();
-            }}
-          >
-            Throw it away
-          </button>
+          {throwAway}
         </p>
       )}
       <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2">

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /**
  * A whole map. The value itself holds anything; whether its parts fit together is what {@link MapRules} tells.
@@ -167,19 +168,19 @@ public record EscapeMap(String title, String about, House house, Map<PartKind<?>
      */
     public EscapeMap without(PartKind<?> kind, Id id, Optional<Id> instead) {
         Map<PartKind<?>, List<?>> kept = new LinkedHashMap<>();
-        List<PartUse> going = new ArrayList<>();
+        List<UnaryOperator<EscapeMap>> going = new ArrayList<>();
         PartKind.ALL.forEach(other -> kept.put(other, kept(other, kind, id, instead, going)));
         House left = kind == PartKind.MATCHUPS && house.matchup().equals(Optional.of(id))
                 ? new House(instead, house.thinking()) : house;
         EscapeMap map = new EscapeMap(title, about, left, kept);
-        for (PartUse part : going) {
-            map = map.without(part.kind(), part.id());
+        for (UnaryOperator<EscapeMap> goes : going) {
+            map = goes.apply(map);
         }
         return map;
     }
 
     private <T extends Part> List<T> kept(PartKind<T> kind, PartKind<?> gone, Id id, Optional<Id> instead,
-            List<PartUse> going) {
+            List<UnaryOperator<EscapeMap>> going) {
         List<T> kept = new ArrayList<>();
         for (T part : parts(kind)) {
             if (kind == gone && part.id().equals(id)) {
@@ -193,7 +194,7 @@ public record EscapeMap(String title, String about, House house, Map<PartKind<?>
                 }
             }
             if (changed.isEmpty()) {
-                going.add(new PartUse(kind, part.id(), ""));
+                going.add(map -> map.without(kind, part.id()));
             }
             kept.add(changed.orElse(part));
         }

@@ -48,18 +48,28 @@ public record RetiredIds(Set<String> paths) {
         return new RetiredIds(retired);
     }
 
-    /** Retired paths that {@code after} uses and {@code before} does not, in the alphabet's order. */
+    /**
+     * What is new in {@code after} under an id that is retired, there or where another kind shares its ids, in the
+     * alphabet's order.
+     */
     public Set<String> givenAgain(EscapeMap before, EscapeMap after) {
-        Set<String> again = new TreeSet<>(inUse(after));
+        Set<String> fresh = inUse(after);
+        fresh.removeAll(inUse(before));
+        Set<String> again = new TreeSet<>(fresh);
         again.retainAll(paths);
-        again.removeAll(inUse(before));
+        PartKind.ALL.forEach(kind -> after.parts(kind).stream().map(Part::id)
+                .filter(id -> fresh.contains(path(kind, id)) && isRetired(kind, id))
+                .forEach(id -> again.add(path(kind, id))));
         return again;
+    }
+
+    private boolean isRetired(PartKind<?> kind, Id id) {
+        return kind.sharingIds().stream().anyMatch(other -> paths.contains(path(other, id)));
     }
 
     /** An id close to {@code words} for a new part, which is not {@code inUse} and which none of its kind ever had. */
     public Id free(String words, PartKind<?> kind, Predicate<Id> inUse) {
-        return Id.free(words, inUse.or(
-                id -> kind.sharingIds().stream().anyMatch(other -> paths.contains(path(other, id)))));
+        return Id.free(words, inUse.or(id -> isRetired(kind, id)));
     }
 
     /** An id close to {@code words} for a new response, which none of that reaction has or ever had. */

@@ -25,6 +25,10 @@ class RetiredIdsTest {
     void aPlaceThatWentLeavesNoIdForAnotherKindOfPlace() {
         RetiredIds retired = RetiredIds.NONE.next(map, map.without(PartKind.SITUATIONS, Id.of("low")));
         assertThat(retired.free("Low", PartKind.OUTCOMES, id -> false)).isEqualTo(Id.of("low-2"));
+        EscapeMap without = map.without(PartKind.SITUATIONS, Id.of("low"));
+        assertThat(retired.givenAgain(without, without.with(new Outcome(Id.of("low"), "Low", PlaceKind.TAP))))
+                .containsExactly("outcomes/low");
+        assertThat(retired.givenAgain(without, without.with(new Fact(Id.of("low"), "They are low")))).isEmpty();
     }
 
     @Test

@@ -68,7 +68,7 @@ class HistoryController {
     @Operation(operationId = "mapHistory", summary = "Who changed what, newest first")
     List<RevisionView> history(@PathVariable UUID mapId,
             @RequestParam(defaultValue = "50") @Min(1) @Max(500) int most) {
-        store.requireRevision(mapId, 1);
+        store.require(mapId);
         return revisions.since(mapId, 0, most).stream().map(RevisionView::of).toList();
     }
 
@@ -110,7 +110,7 @@ class HistoryController {
     @GetMapping("/versions")
     @Operation(operationId = "versions", summary = "Revisions that were given a name, newest first")
     List<VersionView> versions(@PathVariable UUID mapId) {
-        store.requireRevision(mapId, 1);
+        store.require(mapId);
         return versions.of(mapId).stream().map(VersionView::of).toList();
     }
 

@@ -70,8 +70,7 @@ public class MapStore {
         return row(mapper.lock(id), id);
     }
 
-    /** The map's row. */
-    MapRow row(UUID id) {
+    private MapRow row(UUID id) {
         return row(mapper.byId(id), id);
     }
 
@@ -110,11 +109,11 @@ public class MapStore {
     StoredMap advance(Head head) {
         StoredMap map = head.map();
         mapper.advance(map.id(), map.revision(), map.index().map().title());
-        written(head);
+        rememberOnceCommitted(head);
         return map;
     }
 
-    private void written(Head head) {
+    private void rememberOnceCommitted(Head head) {
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {
@@ -126,6 +125,15 @@ public class MapStore {
     private void remember(Head head) {
         heads.merge(head.map().id(), head,
                 (known, next) -> known.map().revision() > next.map().revision() ? known : next);
+    }
+
+    /**
+     * Nothing, where there is such a map.
+     *
+     * @throws NotFoundException otherwise
+     */
+    public void require(UUID id) {
+        row(id);
     }
 
     /**

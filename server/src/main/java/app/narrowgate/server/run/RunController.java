@@ -72,18 +72,13 @@ class RunController {
         if (request.kind().equals("cut") && request.threshold() == null) {
             throw new RefusedException("A cut needs a threshold from 0 to 1.");
         }
-        if (request.kind().equals("comparison") && request.before() == null) {
-            throw new RefusedException("A comparison needs the map to compare with.");
-        }
+        Optional<StoredMap> before = before(request);
         // The other map as it is now, too: a comparison with what it was then is another run.
-        Optional<StoredMap> before = Optional.ofNullable(request.before()).map(maps::head);
         Run.Key key = new Run.Key(who.id(), mapId, map.revision(),
                 List.of(request, before.map(StoredMap::revision).orElse(0)));
         Run run = registry.same(key).orElseGet(() -> {
             Run begun = registry.keep(() -> new Run(key, request.kind(), clock.instant()));
-            worker.work(begun, progress -> before.filter(other -> request.kind().equals("comparison"))
-                    .map(other -> compared(other, map, request, progress))
-                    .orElseGet(() -> compute(map, setting, request, progress)));
+            worker.work(begun, progress -> compute(map, before, setting, request, progress));
             return begun;
         });
         run.asked(clock.instant());
@@ -118,15 +113,24 @@ class RunController {
         return view.findings() == null ? view : view.withFindings(reviews.dismissed(mapId, view.findings()));
     }
 
-    private RunResult compared(StoredMap before, StoredMap after, RunRequest request, Progress progress) {
-        return RunResult.of(reviews.compared(before, request.question().toSetting(before.index()), after,
-                request.question().toSetting(after.index()), progress));
+    /** The map that a comparison begins from; empty for what needs none. */
+    private Optional<StoredMap> before(RunRequest request) {
+        if (!request.kind().equals("comparison")) {
+            return Optional.empty();
+        }
+        if (request.before() == null) {
+            throw new RefusedException("A comparison needs the map to compare with.");
+        }
+        return Optional.of(maps.head(request.before()));
     }
 
-    private RunResult compute(StoredMap map, Setting setting, RunRequest request, Progress progress) {
+    private RunResult compute(StoredMap map, Optional<StoredMap> before, Setting setting, RunRequest request,
+            Progress progress) {
         return switch (request.kind()) {
             case "gates" -> RunResult.of(AnalysisViews.GatesView.of(solved.gates(map, setting, progress)));
             case "review" -> RunResult.of(reviews.views(map, setting, progress));
+            case "comparison" -> RunResult.of(reviews.compared(before.orElseThrow(),
+                    request.question().toSetting(before.orElseThrow().index()), map, setting, progress));
             case "cut" -> RunResult.of(AnalysisViews.CutView.of(answers.answer(
                     AnswerStore.Question.of(map, setting, "cut " + request.threshold()),
                     () -> CutSearch.search(solved.solved(map, setting), request.threshold(), progress))));
