@@ -4,15 +4,19 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
+import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Locale;
 import java.util.Set;
+import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -74,6 +78,32 @@ public final class TestClient {
     /** Asks for what has changed since {@code tag}. */
     public Answer getUnless(String path, String tag) {
         return send(HttpRequest.newBuilder().GET().header("If-None-Match", tag), path);
+    }
+
+    /** The answer to an address that is sent as it is, however wrong it may be. */
+    public Answer raw(String path) {
+        URI server = URI.create(base);
+        String cookie = cookies.getCookieStore().getCookies().stream().map(c -> c.getName() + "=" + c.getValue())
+                .collect(Collectors.joining("; "));
+        String request = "GET %s HTTP/1.0\r\nHost: %s\r\nCookie: %s\r\n\r\n".formatted(path, server.getAuthority(), cookie);
+        try (Socket socket = new Socket(server.getHost(), server.getPort())) {
+            socket.getOutputStream().write(request.getBytes(StandardCharsets.ISO_8859_1));
+            String[] parts = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8).split("\r\n\r\n", 2);
+            String type = parts[0].lines().filter(line -> line.toLowerCase(Locale.ROOT).startsWith("content-type:"))
+                    .map(line -> line.substring(line.indexOf(':') + 1).strip()).findFirst().orElse("");
+            return new Answer(Integer.parseInt(parts[0].split(" ")[1]), type, "", parts.length > 1 ? parts[1] : "");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The same client with a cookie that no server gave it. */
+    public TestClient withCookie(String name, String value) {
+        HttpCookie cookie = new HttpCookie(name, value);
+        cookie.setPath("/");
+        cookie.setVersion(0);
+        cookies.getCookieStore().add(URI.create(base), cookie);
+        return this;
     }
 
     public Answer post(String path, String body) {

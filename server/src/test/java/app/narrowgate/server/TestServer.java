@@ -31,7 +31,12 @@ public final class TestServer implements AutoCloseable {
 
     /** A client that nobody has signed in with. */
     public TestClient client() {
-        return new TestClient("http://127.0.0.1:" + ((WebServerApplicationContext) context).getWebServer().getPort());
+        return new TestClient("http://127.0.0.1:" + port());
+    }
+
+    /** Where it listens. */
+    public int port() {
+        return ((WebServerApplicationContext) context).getWebServer().getPort();
     }
 
     /** A client signed in as the demo gym's first instructor. */

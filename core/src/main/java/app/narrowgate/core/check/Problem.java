@@ -7,4 +7,9 @@ package app.narrowgate.core.check;
  * @param message what is wrong (with its value), the rule, and where it helps the likely remedy
  */
 public record Problem(String place, String message) {
+
+    public Problem {
+        place = Text.shown(place);
+        message = Text.shown(message);
+    }
 }

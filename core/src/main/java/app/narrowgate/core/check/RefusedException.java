@@ -10,6 +10,6 @@ public class RefusedException extends IllegalArgumentException {
 
     /** With a sentence for the person. */
     public RefusedException(String message) {
-        super(message);
+        super(Text.shown(message));
     }
 }

@@ -89,9 +89,9 @@ public final class MapGraph {
         MapGraph graph = new MapGraph(MapIndex.of(map));
         DOTExporter<String, Arc> exporter = new DOTExporter<>(v -> "\"" + v + "\"");
         exporter.setGraphAttributeProvider(() -> Map.of("rankdir", DefaultAttribute.createAttribute("LR")));
-        exporter.setVertexAttributeProvider(v -> Map.of("label", text(graph.title(v)),
+        exporter.setVertexAttributeProvider(v -> Map.of("label", label(graph.title(v)),
                 "shape", text(graph.isSituation(v) ? "box" : "plaintext")));
-        exporter.setEdgeAttributeProvider(arc -> Map.of("label", text(arc.label()),
+        exporter.setEdgeAttributeProvider(arc -> Map.of("label", label(arc.label()),
                 "style", text(arc.kind() == Kind.RESPONSE ? "solid" : "dashed")));
         StringWriter text = new StringWriter();
         exporter.exportGraph(graph.graph, text);
@@ -134,5 +134,10 @@ public final class MapGraph {
 
     private static Attribute text(String value) {
         return DefaultAttribute.createAttribute(value);
+    }
+
+    /** In DOT a backslash takes the sign after it for something else; the writer doubles none. */
+    private static Attribute label(String value) {
+        return text(value.replace("\\", "\\\\"));
     }
 }

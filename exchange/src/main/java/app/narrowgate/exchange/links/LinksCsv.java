@@ -11,13 +11,14 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
 /**
  * A map's links as RFC 4180 CSV with a header: one row a response; a reaction about which nobody has said what they do
- * has one row without a cue. A cell that a spreadsheet would take for a formula is written with an apostrophe before
- * it, which reading takes away again.
+ * has one row without a cue. What a spreadsheet would take for a formula is written with an apostrophe before it, which
+ * reading takes away again.
  */
 public final class LinksCsv {
 
@@ -35,6 +36,15 @@ public final class LinksCsv {
     /** The columns, in the order in which they are written. */
     public static final List<String> COLUMNS = List.of(SITUATION, REACTION, TECHNIQUE, WORKS, SECONDS, STUFFED, RESPONSE,
             CUE, OFTEN, LEADS);
+
+    /**
+     * Where a spreadsheet would begin to compute, also one that splits at semicolons or tabs, looks through what cannot be
+     * seen, or takes the wide forms of the signs.
+     */
+    private static final String BEGINNING = "(^|[;\\t])";
+    private static final String COMPUTES = "(?=[\\s\\p{Cf}]*['=+\\-@＝＋－＠])";
+    private static final Pattern FORMULA = Pattern.compile(BEGINNING + COMPUTES);
+    private static final Pattern GUARDED = Pattern.compile(BEGINNING + "'" + COMPUTES);
 
     private LinksCsv() {
     }
@@ -77,11 +87,11 @@ public final class LinksCsv {
     }
 
     private static String guarded(String text) {
-        return !text.isEmpty() && "=+-@'\t".indexOf(text.charAt(0)) >= 0 ? "'" + text : text;
+        return FORMULA.matcher(text).replaceAll("$1'");
     }
 
     static String unguarded(String cell) {
-        return cell.startsWith("'") ? cell.substring(1) : cell;
+        return GUARDED.matcher(cell).replaceAll("$1");
     }
 
     /**

@@ -4,6 +4,7 @@ import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.check.RefusedException;
+import app.narrowgate.core.check.Text;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Likelihood;
@@ -145,7 +146,7 @@ final class LinksReader {
         }
 
         private String cell(String column) {
-            return cells.isMapped(column) && cells.isSet(column) ? LinksCsv.unguarded(cells.get(column)).strip() : "";
+            return cells.isMapped(column) && cells.isSet(column) ? Text.tidy(LinksCsv.unguarded(cells.get(column))).strip() : "";
         }
 
         private void fault(String column, String message) {

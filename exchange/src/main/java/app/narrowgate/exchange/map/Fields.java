@@ -93,7 +93,7 @@ final class Fields {
             problem(field, "“%s” is %s; a text belongs here.".formatted(field, kind(value.get())));
             return Optional.empty();
         }
-        return value.map(JsonNode::stringValue);
+        return value.map(JsonNode::stringValue).map(Text::tidy);
     }
 
     /** A text that must be there; a stand-in where it is not or does not fit, of which nothing is read. */
@@ -159,7 +159,8 @@ final class Fields {
             problem(field, "“%s” is %s; a number belongs here.".formatted(field, kind(value.get())));
             return Optional.empty();
         }
-        double number = value.get().asDouble();
+        // Digits beyond a double's range are beyond every range.
+        double number = value.get().asDoubleOpt().orElse(Double.POSITIVE_INFINITY);
         Optional<String> wrong = rule.problem("“" + field + "”", number);
         wrong.ifPresent(message -> problem(field, message));
         return wrong.isPresent() ? Optional.empty() : Optional.of(number);

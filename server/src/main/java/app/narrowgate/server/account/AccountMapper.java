@@ -25,6 +25,9 @@ interface AccountMapper {
     @Update("update account set begun_at = coalesce(begun_at, #{at}) where id = #{id}")
     void begin(@Param("id") UUID id, @Param("at") Instant at);
 
+    @Update("update account set password_hash = #{hash} where id = #{id}")
+    void rehash(@Param("id") UUID id, @Param("hash") String hash);
+
     @Insert("""
             insert into account (id, name, display_name, password_hash, created_at)
             values (#{id}, #{name}, #{displayName}, #{passwordHash}, #{createdAt})""")

@@ -47,10 +47,19 @@ public class Accounts {
         mapper.begin(account, clock.instant().truncatedTo(ChronoUnit.MICROS));
     }
 
-    /** The account of that name and password. Takes as long for a name that nobody has. */
+    /**
+     * The account of that name and password. Takes as long for a name that nobody has. A hash made with
+     * older figures is made anew.
+     */
     Optional<Account> matching(String name, String password) {
         Optional<Account> account = named(name);
-        boolean matches = passwords.matches(password, account.map(Account::passwordHash).orElse(hashOfNobody));
-        return matches ? account : Optional.empty();
+        String hash = account.map(Account::passwordHash).orElse(hashOfNobody);
+        if (!passwords.matches(password, hash)) {
+            return Optional.empty();
+        }
+        if (passwords.upgradeEncoding(hash)) {
+            account.ifPresent(one -> mapper.rehash(one.id(), passwords.encode(password)));
+        }
+        return account;
     }
 }

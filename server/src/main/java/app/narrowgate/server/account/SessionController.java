@@ -12,9 +12,11 @@ import jakarta.servlet.http.HttpSession;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
+import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
@@ -56,13 +58,17 @@ class SessionController {
 
     private final Accounts accounts;
     private final SignInThrottle throttle;
+    private final HashingPermits permits;
+    private final Devices devices;
     private final SecurityContextRepository contexts;
     private final CsrfTokenRepository tokens;
 
-    SessionController(Accounts accounts, SignInThrottle throttle, SecurityContextRepository contexts,
-            CsrfTokenRepository tokens) {
+    SessionController(Accounts accounts, SignInThrottle throttle, HashingPermits permits, Devices devices,
+            SecurityContextRepository contexts, CsrfTokenRepository tokens) {
         this.accounts = accounts;
         this.throttle = throttle;
+        this.permits = permits;
+        this.devices = devices;
         this.contexts = contexts;
         this.tokens = tokens;
     }
@@ -84,21 +90,31 @@ class SessionController {
     @Operation(operationId = "signIn", summary = "Sign in", responses = {
         @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = Session.class))),
         @ApiResponse(responseCode = "401", description = "Name and password do not match"),
-        @ApiResponse(responseCode = "429", description = "Too many wrong passwords; wait a minute")})
+        @ApiResponse(responseCode = "429", description = "Too many wrong passwords; wait a minute"),
+        @ApiResponse(responseCode = "503", description = "Many are signing in at once; wait a few seconds")})
     ResponseEntity<Object> signIn(@Valid @RequestBody SignIn signIn, HttpServletRequest request,
             HttpServletResponse response) {
         String name = signIn.name().strip().toLowerCase(Locale.ROOT);
-        if (throttle.mustWait(name)) {
-            return refused(HttpStatus.TOO_MANY_REQUESTS, "Wait a minute",
-                    "Too many wrong passwords for this name. Try again in a minute.");
+        Optional<String> device = devices.known(request, name);
+        List<SignInThrottle.Key> keys = List.of(SignInThrottle.Key.address(request.getRemoteAddr()),
+                device.map(SignInThrottle.Key::device).orElse(SignInThrottle.Key.name(name)));
+        if (!throttle.begin(keys)) {
+            return refused(HttpStatus.TOO_MANY_REQUESTS, SignInThrottle.WAIT, "Wait a minute",
+                    "Too many wrong passwords for this name or from this machine. Try again in a minute.");
         }
-        Optional<Account> account = accounts.matching(name, signIn.password());
+        Optional<Optional<Account>> hashed = permits.lend(() -> accounts.matching(name, signIn.password()));
+        if (hashed.isEmpty()) {
+            throttle.right(keys);
+            return refused(HttpStatus.SERVICE_UNAVAILABLE, Duration.ofSeconds(5), "Many at the door",
+                    "Many are signing in at this moment. Try again in a few seconds.");
+        }
+        Optional<Account> account = hashed.get();
         if (account.isEmpty()) {
-            throttle.wrong(name);
-            return refused(HttpStatus.UNAUTHORIZED, "Not signed in",
+            return refused(HttpStatus.UNAUTHORIZED, Duration.ZERO, "Not signed in",
                     "Name and password do not match. Check both and try again.");
         }
-        throttle.right(name);
+        throttle.right(keys);
+        devices.remember(device, account.get().id(), request, response);
         SignedIn who = new SignedIn(account.get().id(), account.get().name(), account.get().displayName());
         begin(who, request, response);
         return ResponseEntity.ok(session(who, true));
@@ -128,9 +144,13 @@ class SessionController {
         tokens.saveToken(tokens.generateToken(request), request, response);
     }
 
-    private static ResponseEntity<Object> refused(HttpStatus status, String title, String detail) {
+    private static ResponseEntity<Object> refused(HttpStatus status, Duration wait, String title, String detail) {
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
         problem.setTitle(title);
-        return ResponseEntity.status(status).body(problem);
+        ResponseEntity.BodyBuilder answer = ResponseEntity.status(status);
+        if (!wait.isZero()) {
+            answer.header(HttpHeaders.RETRY_AFTER, Long.toString(wait.toSeconds()));
+        }
+        return answer.body(problem);
     }
 }

@@ -6,6 +6,7 @@ import org.springframework.context.annotation.Configuration;
 import tools.jackson.core.StreamWriteFeature;
 import tools.jackson.databind.cfg.CoercionAction;
 import tools.jackson.databind.cfg.CoercionInputShape;
+import tools.jackson.databind.module.SimpleModule;
 import tools.jackson.databind.type.LogicalType;
 
 /** Bodies are read strictly, a number is no text whatever it could be turned into, and written quickly. */
@@ -18,6 +19,11 @@ class JsonConfig {
                 .setCoercion(CoercionInputShape.Integer, CoercionAction.Fail)
                 .setCoercion(CoercionInputShape.Float, CoercionAction.Fail)
                 .setCoercion(CoercionInputShape.Boolean, CoercionAction.Fail));
+    }
+
+    @Bean
+    JsonMapperBuilderCustomizer tidyTexts() {
+        return builder -> builder.addModule(new SimpleModule("texts").addDeserializer(String.class, new TidyTexts()));
     }
 
     /** Odds are mostly numbers, and Java 17's own way of writing one takes several times as long. */

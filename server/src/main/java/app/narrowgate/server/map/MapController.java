@@ -80,7 +80,7 @@ class MapController {
     /** Several parts at once; the summary stands in the history. */
     @Schema(name = "PartsEdit")
     record PartsEdit(@Min(1) int revision, @NotBlank @Size(max = 200) String summary,
-            @NotEmpty @Size(max = 200) List<@Valid PartInput> parts) {
+            @NotEmpty @Size(max = 200) List<@NotNull @Valid PartInput> parts) {
     }
 
     private final MapStore store;

@@ -72,11 +72,15 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler(Exception.class)
     ProblemDetail broken(Exception e) {
+        if (DatabaseAway.is(e)) {
+            LOG.warn("The database does not answer: {}", e.getMessage());
+            return problem(HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.TITLE, DatabaseAway.sentence(e));
+        }
         UUID incident = UUID.randomUUID();
         LOG.error("A request failed, {}", incident, e);
         return problem(HttpStatus.INTERNAL_SERVER_ERROR, "Our mistake",
-                "Something went wrong on the server. Nothing was stored. Try again; if it stays, restart Narrow Gate. "
-                        + "In its log this is %s.".formatted(incident));
+                "Something went wrong on the server. Look whether it was stored before you try again; if it stays, restart "
+                        + "Narrow Gate. In its log this is %s.".formatted(incident));
     }
 
     @Override

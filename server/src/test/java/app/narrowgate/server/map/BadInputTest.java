@@ -84,6 +84,68 @@ class BadInputTest extends DemoMapTest {
                 .formatted(situation, minutes, links, side, seed)));
     }
 
+    @ParameterizedTest
+    @ValueSource(strings = {"?read=%ff", "?%", "?=", "?read=%00", "?%ff=1", "?read=%ED%A0%80"})
+    void aQuestionThatCannotBeReadIsRefused(String query) {
+        refused(client.raw(map + "/odds" + query));
+        refused(server.client().raw("/api/session" + query));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"/parts", "/odds/preview", "/holds/preview"})
+    void noPartIsNoPart(String path) {
+        refused(client.post(map + path, "{\"revision\":1,\"summary\":\"x\",\"parts\":[null]}"));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"\\u0000", "\\ud800", "x\\udfff", "\\uffff", "\\u200b", "\\u3164"})
+    void whatIsNoTextIsRefusedWhereverItIsSent(String text) {
+        String before = client.get(map + "/file").text();
+        refused(client.post("/api/session", "{\"name\":\"%s\",\"password\":\"%s\"}".formatted(text, text)));
+        refused(client.putPart(map, 1, "facts", "new", "{\"title\":\"%s\"}".formatted(text)));
+        refused(client.post(map + "/parts", """
+                {"revision":1,"summary":"%s","parts":[{"list":"facts","id":"wet","part":{"title":"Wet"}}]}""".formatted(text)));
+        refused(client.put(map + "/review/dismissals", """
+                {"kind":"dead-end","place":"mount-low","reason":"%s"}""".formatted(text)));
+        refused(client.post("/api/maps", before.replaceFirst("\"title\" : \"[^\"]*\"",
+                java.util.regex.Matcher.quoteReplacement("\"title\" : \"" + text + "\""))));
+        refused(client.post("/api/maps", "{\"%s\":1}".formatted(text)));
+        assertThat(client.get(map + "/file").text()).isEqualTo(before);
+    }
+
+    @Test
+    void aNumberOfFourHundredDigitsIsTooLarge() {
+        String digits = "9".repeat(400);
+        refused(client.putPart(map, 1, "situations", "mount-low", """
+                {"title":"Low","family":"mount","stage":"settled","entry":%s}""".formatted(digits)));
+        refused(client.post(map + "/reactions/hub-roll/responses",
+                "{\"revision\":%s,\"cue\":\"They wait\",\"often\":{\"number\":%s}}".formatted(digits, digits)));
+    }
+
+    @Test
+    void textsAreKeptComposedAndReadAsTheyStand() {
+        Answer answer = client.post(map + "/reactions/hub-roll/responses", """
+                {"revision":%d,"cue":"They u\\u0308berrollen \\u202Eyou","often":{"word":"rarely"}}"""
+                .formatted(client.get(map).json().get("revision").intValue()));
+        assertThat(answer.text()).contains("They \u00FCberrollen you");
+        client.post(map + "/undo?revision=" + answer.json().get("revision").intValue(), "");
+    }
+
+    @Test
+    void theErrorPageAskedForByItselfIsNotThere() {
+        Answer answer = client.get("/error");
+        assertThat(answer.status()).isEqualTo(404);
+        refused(answer);
+    }
+
+    @Test
+    void aCookieThatNamesNoSessionIsNone() {
+        for (String cookie : new String[] {"AAAA", "AAECAwQ=", "%00", "x".repeat(6000)}) {
+            Answer answer = server.client().withCookie("NGSESSION", cookie).get("/api/maps");
+            assertThat(answer.status()).as(cookie.substring(0, Math.min(10, cookie.length()))).isEqualTo(401);
+        }
+    }
+
     @Test
     void aBodyOfTwentyMegabytesIsRefusedBeforeItIsRead() {
         Answer answer = client.post("/api/maps", "\"" + "x".repeat(20 * 1024 * 1024) + "\"");

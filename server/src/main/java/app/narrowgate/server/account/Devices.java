@@ -1,0 +1,82 @@
+package app.narrowgate.server.account;
+
+import jakarta.servlet.http.Cookie;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.Base64;
+import java.util.HexFormat;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseCookie;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Browsers that somebody has signed in with before, known by a cookie that is good for nothing else. Whoever guesses at a
+ * name elsewhere cannot make its owner wait at one of these. Only a hash of the cookie is stored.
+ */
+@Service
+class Devices {
+
+    private static final String COOKIE = "NGDEVICE";
+    private static final Duration KEPT = Duration.ofDays(180);
+    private static final Pattern TOKEN = Pattern.compile("[A-Za-z0-9_-]{43}");
+
+    private final DeviceMapper mapper;
+    private final Clock clock;
+    private final SecureRandom random = new SecureRandom();
+
+    Devices(DeviceMapper mapper, Clock clock) {
+        this.mapper = mapper;
+        this.clock = clock;
+    }
+
+    /** What the browser is known by, if somebody of that name has signed in with it. */
+    Optional<String> known(HttpServletRequest request, String name) {
+        return token(request).map(Devices::hash)
+                .filter(hash -> mapper.isKnown(hash, name, clock.instant().minus(KEPT)));
+    }
+
+    /** Remembers that an account's owner has signed in with the browser. */
+    @Transactional
+    void remember(Optional<String> known, UUID account, HttpServletRequest request, HttpServletResponse response) {
+        Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
+        if (known.isPresent()) {
+            mapper.used(known.get(), now);
+            return;
+        }
+        mapper.forget(now.minus(KEPT));
+        byte[] bytes = new byte[32];
+        random.nextBytes(bytes);
+        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        mapper.insert(hash(token), account, now);
+        response.addHeader(HttpHeaders.SET_COOKIE, ResponseCookie.from(COOKIE, token).path("/api/session").httpOnly(true)
+                .secure(request.isSecure()).sameSite("Strict").maxAge(KEPT).build().toString());
+    }
+
+    private static Optional<String> token(HttpServletRequest request) {
+        return request.getCookies() == null ? Optional.empty() : Stream.of(request.getCookies())
+                .filter(cookie -> cookie.getName().equals(COOKIE)).map(Cookie::getValue)
+                .filter(value -> TOKEN.matcher(value).matches()).findFirst();
+    }
+
+    private static String hash(String token) {
+        try {
+            return HexFormat.of().formatHex(
+                    MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.US_ASCII)));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("Every Java has SHA-256", e);
+        }
+    }
+}
