@@ -1,7 +1,7 @@
 package app.narrowgate.core.map;
 
 import app.narrowgate.core.check.Problem;
-import java.util.ArrayList;
+import app.narrowgate.core.check.Problems;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,18 +19,18 @@ public final class MapRules {
 
     private final EscapeMap map;
     private final MapIndex index;
-    private final List<Problem> problems = new ArrayList<>();
+    private final Problems problems = new Problems();
 
     private MapRules(EscapeMap map) {
         this.map = map;
         this.index = MapIndex.of(map);
     }
 
-    /** Every problem of {@code map}, in its order; empty when the parts fit. Time linear in the map. */
+    /** The problems of {@code map}, in its order, as {@link Problems} tells them; empty when the parts fit. Time linear in the map. */
     public static List<Problem> problems(EscapeMap map) {
         MapRules rules = new MapRules(map);
         rules.check();
-        return List.copyOf(rules.problems);
+        return rules.problems.list();
     }
 
     private void check() {

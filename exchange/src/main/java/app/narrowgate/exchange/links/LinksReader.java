@@ -2,6 +2,7 @@ package app.narrowgate.exchange.links;
 
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.check.Problem;
+import app.narrowgate.core.check.Problems;
 import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.check.Text;
@@ -37,7 +38,7 @@ final class LinksReader {
     private static final int MOST_ROWS = 50_000;
 
     private final boolean whole;
-    private final List<Problem> problems = new ArrayList<>();
+    private final Problems problems = new Problems();
     private final Map<String, Id> situations = new HashMap<>();
     private final Map<String, Id> places = new HashMap<>();
     private final Map<String, Id> techniques = new HashMap<>();
@@ -90,7 +91,7 @@ final class LinksReader {
             throw new UncheckedIOException("Impossible state: a text could not be read", e);
         }
         if (!problems.isEmpty()) {
-            throw new ProblemsException(problems);
+            throw new ProblemsException(problems.list());
         }
         return result();
     }

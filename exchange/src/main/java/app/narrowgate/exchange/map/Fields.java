@@ -2,6 +2,7 @@ package app.narrowgate.exchange.map;
 
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.check.Problem;
+import app.narrowgate.core.check.Problems;
 import app.narrowgate.core.check.Range;
 import app.narrowgate.core.check.Text;
 import app.narrowgate.core.map.Id;
@@ -29,10 +30,10 @@ final class Fields {
 
     private final JsonNode node;
     private final String place;
-    private final List<Problem> problems;
+    private final Problems problems;
     private final Set<String> known = new HashSet<>();
 
-    Fields(JsonNode node, String place, List<Problem> problems) {
+    Fields(JsonNode node, String place, Problems problems) {
         this.node = node;
         this.place = place;
         this.problems = problems;
@@ -219,7 +220,7 @@ final class Fields {
     <T> List<T> objects(String field, Function<Fields, T> reader) {
         List<T> read = new ArrayList<>();
         List<JsonNode> items = items(field);
-        for (int i = 0; i < items.size(); i++) {
+        for (int i = 0; i < items.size() && !problems.isFull(); i++) {
             read.add(read(items.get(i), at(field) + "/" + i, reader));
         }
         return read;
@@ -318,6 +319,9 @@ final class Fields {
     /** Adds a problem for every field that nothing asked for; a misspelt name must not be lost silently. */
     void refuseUnknown() {
         for (String name : node.propertyNames()) {
+            if (problems.isFull()) {
+                return;
+            }
             if (!known.contains(name)) {
                 problem(name, "“%s” is not a field of this object; known here: %s.".formatted(
                         name.length() > 40 ? name.substring(0, 40) + "…" : name,

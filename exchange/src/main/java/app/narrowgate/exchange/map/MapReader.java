@@ -2,6 +2,7 @@ package app.narrowgate.exchange.map;
 
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.check.Problem;
+import app.narrowgate.core.check.Problems;
 import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.check.Range;
 import app.narrowgate.core.check.Text;
@@ -53,7 +54,7 @@ final class MapReader {
     private static final int MOST_TEXTS = 50;
     private static final Requirement STAND_IN = new Requirement.Need(Id.of("unreadable"), "unreadable", 1, Set.of());
 
-    private final List<Problem> problems = new ArrayList<>();
+    private final Problems problems = new Problems();
 
     /**
      * The map in {@code root}.
@@ -83,14 +84,17 @@ final class MapReader {
 
     /** The map where it was read without a problem and its parts fit together. */
     private EscapeMap fitting(EscapeMap map) {
+        if (problems.isFull()) {
+            return refuse();
+        }
         // A field that could not be read has been named; what its stand-in leads to is no news.
-        Set<String> named = problems.stream().map(Problem::place).collect(Collectors.toSet());
+        Set<String> named = problems.list().stream().map(Problem::place).collect(Collectors.toSet());
         MapRules.problems(map).stream().filter(p -> !named.contains(p.place())).forEach(problems::add);
         return problems.isEmpty() ? map : refuse();
     }
 
     private EscapeMap refuse() {
-        throw new ProblemsException(problems);
+        throw new ProblemsException(problems.list());
     }
 
     /**

@@ -6,6 +6,7 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.regex.Pattern;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
@@ -20,8 +21,14 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class BodyLimitFilter extends OncePerRequestFilter {
 
-    /** Room for a map of 20,000 responses. */
-    static final long MOST_BYTES = 12L * 1024 * 1024;
+    /** A file: room for a map of 20,000 responses. */
+    static final long MOST_OF_A_FILE = 12L * 1024 * 1024;
+    /** Whatever else a person sends: two hundred parts at once. */
+    static final long MOST_OF_AN_EDIT = 2L * 1024 * 1024;
+    /** What a stranger may send, which is a name and a password. */
+    static final long MOST_OF_A_STRANGER = 16L * 1024;
+
+    private static final Pattern FILE = Pattern.compile("/api/maps(/[^/]+/import(/preview)?)?");
 
     private final ProblemWriter problems;
 
@@ -33,15 +40,23 @@ class BodyLimitFilter extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         long length = request.getContentLengthLong();
-        if (length > MOST_BYTES) {
+        long most = most(request.getRequestURI());
+        if (length > most) {
             problems.write(response, HttpStatus.CONTENT_TOO_LARGE, "Too large",
                     "The request has %d bytes; at most %d are taken. Split the file or leave parts out."
-                            .formatted(length, MOST_BYTES));
+                            .formatted(length, most));
         } else if (length < 0 && request.getHeader("Transfer-Encoding") != null) {
             problems.write(response, HttpStatus.LENGTH_REQUIRED, "Length required",
                     "The request does not say how long it is. Send it with a Content-Length.");
         } else {
             chain.doFilter(request, response);
         }
+    }
+
+    static long most(String path) {
+        if (path.startsWith("/api/session")) {
+            return MOST_OF_A_STRANGER;
+        }
+        return FILE.matcher(path).matches() ? MOST_OF_A_FILE : MOST_OF_AN_EDIT;
     }
 }

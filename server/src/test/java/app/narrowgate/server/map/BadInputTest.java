@@ -153,6 +153,45 @@ class BadInputTest extends DemoMapTest {
         refused(answer);
     }
 
+    @ParameterizedTest
+    @CsvSource({"40,100000", "12,100000", "12,10000"})
+    void aFileOfNothingIsRefusedInFewWords(int reactions, int responses) {
+        String reaction = "{\"responses\":[{}" + ",{}".repeat(responses - 1) + "]}";
+        Answer answer = client.post("/api/maps", "{\"format\":\"narrowgate-map/1\",\"title\":\"Nothing\",\"reactions\":["
+                + reaction + ("," + reaction).repeat(reactions - 1) + "]}");
+        refused(answer);
+        assertThat(answer.text().length()).isLessThan(100_000);
+        assertThat(answer.json().get("problems").size()).isBetween(1, 201);
+        assertThat(client.get("/api/maps").status()).isEqualTo(200);
+    }
+
+    @Test
+    void aFileOfUnknownNamesIsRefusedInFewWords() {
+        StringBuilder file = new StringBuilder("{\"format\":\"narrowgate-map/1\",\"title\":\"Names\"");
+        for (int i = 0; i < 900_000; i++) {
+            file.append(",\"k").append(i).append("\":1");
+        }
+        Answer answer = client.post("/api/maps", file.append('}').toString());
+        refused(answer);
+        assertThat(answer.json().get("problems").size()).isLessThanOrEqualTo(201);
+        assertThat(client.get("/api/maps").status()).isEqualTo(200);
+    }
+
+    @Test
+    void whatIsNestedTooDeepIsRefused() {
+        refused(client.post("/api/maps", "{\"format\":\"narrowgate-map/1\",\"title\":" + "[".repeat(5000) + "]".repeat(5000) + "}"));
+        refused(client.putPart(map, 1, "facts", "deep", "{\"title\":" + "[".repeat(5000) + "]".repeat(5000) + "}"));
+    }
+
+    @Test
+    void anEditIsNoFile() {
+        Answer answer = client.putPart(map, 1, "facts", "long", "{\"title\":\"" + "x".repeat(3_000_000) + "\"}");
+        assertThat(answer.status()).isEqualTo(413);
+        refused(answer);
+        Answer stranger = server.client().post("/api/session", "{\"name\":\"" + "x".repeat(20_000) + "\",\"password\":\"x\"}");
+        assertThat(stranger.status()).isEqualTo(413);
+    }
+
     @Test
     void aBadMapFileIsRefusedWithEveryProblemAndNothingIsStored() {
         String file = client.get(map + "/file").text()
