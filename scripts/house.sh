@@ -159,6 +159,15 @@ start_database() {
     -o "-c listen_addresses=127.0.0.1 -c port=$PG_PORT -c unix_socket_directories='' ${1:-}" start
 }
 
+# True while the database that start_database started is there.
+database_runs() { kill -0 "$(head -n 1 "$PG_DATA/postmaster.pid" 2>/dev/null)" 2>/dev/null; }
+
+# Starts the database again on the port that its clients know.
+restart_database() {
+  phase "Starting the database" as_postgres "$(postgres_bin)/pg_ctl" -D "$PG_DATA" -w -t 60 -l "$PG_FOLDER/postgres.log" \
+    -o "-c listen_addresses=127.0.0.1 -c port=$PG_PORT -c unix_socket_directories=''" start
+}
+
 stop_database() {
   as_postgres "$(postgres_bin)/pg_ctl" -D "$PG_DATA" -w -t 60 -m fast stop >/dev/null 2>&1 || true
 }
