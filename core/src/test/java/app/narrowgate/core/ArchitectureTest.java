@@ -44,8 +44,8 @@ class ArchitectureTest {
         MAY_IMPORT.put("revision", Set.of());
         MAY_IMPORT.put("trait", Set.of("check"));
         MAY_IMPORT.put("map", Set.of("trait", "check"));
-        MAY_IMPORT.put("solve", Set.of("check"));
-        MAY_IMPORT.put("odds", Set.of("solve", "map", "trait", "check"));
+        MAY_IMPORT.put("solve", Set.of("progress", "check"));
+        MAY_IMPORT.put("odds", Set.of("solve", "map", "trait", "progress", "check"));
         MAY_IMPORT.put("gate", Set.of("odds", "solve", "map", "trait", "progress", "check"));
         MAY_IMPORT.put("round", Set.of("odds", "solve", "map", "trait", "progress", "check"));
         MAY_IMPORT.put("advice", Set.of("odds", "solve", "map", "trait", "progress", "check"));

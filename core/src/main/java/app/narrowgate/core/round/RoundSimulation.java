@@ -8,6 +8,7 @@ import app.narrowgate.core.odds.InTime;
 import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.core.progress.Progress;
 import app.narrowgate.core.progress.StoppedException;
+import app.narrowgate.core.progress.Stopping;
 import app.narrowgate.core.solve.Choice;
 import app.narrowgate.core.solve.Game;
 import java.util.ArrayList;
@@ -68,7 +69,7 @@ public record RoundSimulation(int rounds, double worth, double error, Map<Id, Do
      *
      * @param stories how many rounds to tell in full
      * @throws RefusedException for counts outside, an unknown situation, or a map in which nobody starts
-     * @throws StoppedException when {@code progress} asks to stop
+     * @throws StoppedException when {@code progress} asks to stop, or {@link Stopping} says so, looked at each round
      */
     public static RoundSimulation run(SolvedMap solved, Optional<Id> from, int rounds, int stories,
             long seed, Progress progress) {
@@ -124,6 +125,7 @@ public record RoundSimulation(int rounds, double worth, double error, Map<Id, Do
             double sum = 0;
             double squares = 0;
             for (int round = 0; round < rounds; round++) {
+                Stopping.check();
                 if (round % 4096 == 0) {
                     progress.at(round, rounds);
                 }

@@ -25,7 +25,7 @@ final class AbsorbingChain {
     /** One a part that loops and is left; null for the others. */
     private final GthElimination[] elimination;
 
-    private AbsorbingChain(int[] row, int[] target, double[] probability) {
+    private AbsorbingChain(int[] row, int[] target, double[] probability, WorkBudget budget) {
         this.points = row.length - 1;
         this.row = row;
         this.target = target;
@@ -35,7 +35,7 @@ final class AbsorbingChain {
         this.forEver = new boolean[parts.count()];
         this.elimination = new GthElimination[parts.count()];
         for (int c = 0; c < parts.count(); c++) {
-            eliminate(c);
+            eliminate(c, budget);
         }
     }
 
@@ -44,12 +44,13 @@ final class AbsorbingChain {
      *
      * @param row index of the first arrow of each point, and one more
      * @param probability of each arrow, above 0; those of a point that is no end sum to 1
+     * @throws TangledException when eliminating would take more than {@code budget}
      */
-    static AbsorbingChain of(int[] row, int[] target, double[] probability) {
-        return new AbsorbingChain(row, target, probability);
+    static AbsorbingChain of(int[] row, int[] target, double[] probability, WorkBudget budget) {
+        return new AbsorbingChain(row, target, probability, budget);
     }
 
-    private void eliminate(int c) {
+    private void eliminate(int c, WorkBudget budget) {
         int first = parts.start()[c];
         int size = parts.start()[c + 1] - first;
         for (int a = 0; a < size; a++) {
@@ -83,7 +84,7 @@ final class AbsorbingChain {
         }
         forEver[c] = !left && row[parts.member()[first]] < row[parts.member()[first] + 1];
         if (left) {
-            elimination[c] = GthElimination.of(inner, to.toArray(), chance, leak);
+            elimination[c] = GthElimination.of(inner, to.toArray(), chance, leak, budget);
         }
     }
 

@@ -1,5 +1,6 @@
 package app.narrowgate.core.solve;
 
+import app.narrowgate.core.progress.Stopping;
 import java.util.Arrays;
 
 /**
@@ -11,7 +12,8 @@ import java.util.Arrays;
  * reads fully (λ = 1) the top player is restricted to the landings that are worst under the present lower bound, which
  * gives the simple end components of Kelmendi, Krämer, Křetínský and Weininger, "Value iteration for simple stochastic
  * games" (2018). For λ &lt; 1 every landing has a chance of its own, so the set does not depend on the top player and
- * is found once. Cost O(rounds · arrows), rounds at most the number of situations, in practice two or three.
+ * is found once. Cost O(rounds · arrows), rounds at most the number of situations, in practice two or three. Stops when
+ * {@link Stopping} says so.
  */
 final class EndComponents {
 
@@ -90,6 +92,7 @@ final class EndComponents {
         int left;
         boolean changed;
         do {
+            Stopping.check();
             changed = false;
             left = 0;
             for (int s : members) {

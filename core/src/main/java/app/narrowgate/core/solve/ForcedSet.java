@@ -1,5 +1,6 @@
 package app.narrowgate.core.solve;
 
+import app.narrowgate.core.progress.Stopping;
 import java.util.Arrays;
 
 /**
@@ -10,7 +11,7 @@ import java.util.Arrays;
  * Alfaro and Henzinger, "Concurrent omega-regular games" (2000), for games in turns: the largest set in which some
  * option is safe (never leads out of the set) and gains ground (may come nearer to what is wanted, whatever is
  * answered). No numbers are compared, so nothing is rounded. Cost O(situations · responses) at worst, some passes in
- * practice.
+ * practice. Stops when {@link Stopping} says so.
  */
 public final class ForcedSet {
 
@@ -55,6 +56,7 @@ public final class ForcedSet {
         }
         boolean changed = true;
         while (changed) {
+            Stopping.check();
             changed = false;
             for (int s = 0; s < game.situations; s++) {
                 if (!near[s] && within[s] && hasWay(s, near)) {

@@ -13,9 +13,15 @@ import java.util.PriorityQueue;
  * #relativeError(int)} however slowly the chain leaves: to a chance of one in a trillion a step as to one in two.
  *
  * <p>Precondition: every state can reach one with a leak. Diagonal entries are ignored, as rows sum to 1. Cost: O(n +
- * fill) memory, O(fill · degree) time; O(n³) at worst, far less on maps. Deterministic. Unchanged once made.
+ * fill) memory, O(fill · degree) time; O(n³) at worst, far less on maps, and bounded by a {@link WorkBudget} and by
+ * {@value #MOST_ENTRIES} entries. Deterministic. Unchanged once made.
  */
 final class GthElimination {
+
+    /** Some forty bytes each. */
+    private static final int MOST_ENTRIES = 3_000_000;
+    /** What queues and arrays of a state cost beside its products, in entries looked at. */
+    private static final int WORK_OF_A_STATE = 500;
 
     private final int n;
     private final int[] order;
@@ -33,12 +39,13 @@ final class GthElimination {
      * @param row state {@code i} leads to {@code target[row[i]] .. target[row[i+1]-1]}; no state twice in a row
      * @param chance of each of those arrows, above 0
      * @param leak {@code leak[i]}: chance of leaving the states from {@code i}
+     * @throws TangledException when it needs more memory, or more entries looked at than {@code budget} has
      */
-    static GthElimination of(int[] row, int[] target, double[] chance, double[] leak) {
-        return new GthElimination(new Rest(row, target, chance, leak));
+    static GthElimination of(int[] row, int[] target, double[] chance, double[] leak, WorkBudget budget) {
+        return new GthElimination(new Rest(row, target, chance, leak), budget);
     }
 
-    private GthElimination(Rest rest) {
+    private GthElimination(Rest rest, WorkBudget budget) {
         n = rest.n;
         order = new int[n];
         diagonal = new double[n];
@@ -46,6 +53,7 @@ final class GthElimination {
         outChance = new double[n][];
         in = new int[n][];
         factor = new double[n][];
+        long entries = 0;
         for (int step = 0; step < n; step++) {
             int k = rest.next();
             order[step] = k;
@@ -54,8 +62,14 @@ final class GthElimination {
             outChance[k] = Arrays.copyOf(rest.value[k], rest.length[k]);
             in[k] = rest.leadingTo(k);
             factor[k] = new double[in[k].length];
+            entries += out[k].length + in[k].length;
+            long work = WORK_OF_A_STATE;
             for (int a = 0; a < in[k].length; a++) {
+                work += 2L * rest.length[in[k][a]] + out[k].length;
                 factor[k][a] = rest.passOver(in[k][a], k, diagonal[k]);
+            }
+            if (!budget.spend(work) || entries > MOST_ENTRIES) {
+                throw new TangledException();
             }
         }
     }

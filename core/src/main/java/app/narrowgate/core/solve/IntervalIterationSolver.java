@@ -12,11 +12,13 @@ import java.util.Arrays;
  * upper bound pulled down on end components (Kelmendi et al. 2018), component by component against the arrows, each
  * sweep in place (Gauss–Seidel); a component that mixes slowly is finished by a {@link StrategyGuess}. Every sweep
  * rounds outwards by what double arithmetic can lose, so both bounds hold in exact arithmetic on the game's rates at
- * every moment, whatever the number of sweeps. Where they cannot be brought together, because the sweeps ran out or a
+ * every moment, whatever the number of sweeps. Where they cannot be brought together, because the work ran out or a
  * loop is so slow that rounding fills the gap, the result says that it did not converge.
  *
  * <p>Precondition: every share in [0,1], every worth in [0,1]. Cost: O(sweeps · responses) time, O(responses) memory;
- * a map without loops needs one sweep. Deterministic. Of equally good options that one is chosen which first reached
+ * a map without loops needs one sweep; {@value #MOST_WORK} responses looked at in all, and then what the guess may
+ * cost. Stops with a {@link app.narrowgate.core.progress.StoppedException} when {@link
+ * app.narrowgate.core.progress.Stopping} says so. Deterministic. Of equally good options that one is chosen which first reached
  * the worth: the earliest in the map where the situation is on no loop; inside a loop it may be a later one, by
  * whichever way the worth came round first. What is chosen where nothing is gained stands at {@link Choice}.
  */
@@ -33,6 +35,9 @@ public final class IntervalIterationSolver {
     /** In {@link #choice}: nothing has gained anything yet. */
     static final int NONE = -1;
 
+    /** Responses looked at: some seconds. */
+    private static final long MOST_WORK = 100_000_000;
+
     /** Loops that mix this slowly are worth a linear solve. */
     private static final int SWEEPS_BEFORE_A_GUESS = 256;
 
@@ -44,6 +49,7 @@ public final class IntervalIterationSolver {
     private final int[] choice;
     private final EndComponents endComponents;
     private final StrategyGuess guess;
+    private final WorkBudget budget = new WorkBudget(MOST_WORK);
     private int sweeps;
 
     private IntervalIterationSolver(Game game, int mostSweeps) {
@@ -178,7 +184,8 @@ public final class IntervalIterationSolver {
         int nextGuess = SWEEPS_BEFORE_A_GUESS;
         int sweep = 0;
         boolean guessed = false;
-        while (sweep < mostSweeps) {
+        long work = responses(members);
+        while (sweep < mostSweeps && budget.spend(work)) {
             sweep++;
             boolean moved = sweepLower(members);
             if (game.read.isWhole() && sweep == nextLook) {
@@ -201,6 +208,14 @@ public final class IntervalIterationSolver {
             }
         }
         sweeps = Math.max(sweeps, sweep);
+    }
+
+    private long responses(int[] members) {
+        long responses = members.length;
+        for (int s : members) {
+            responses += game.responseStart[game.optionStart[s + 1]] - game.responseStart[game.optionStart[s]];
+        }
+        return responses;
     }
 
     private boolean sweepLower(int[] members) {

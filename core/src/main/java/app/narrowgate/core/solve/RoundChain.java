@@ -11,6 +11,9 @@ package app.narrowgate.core.solve;
  */
 public final class RoundChain {
 
+    /** Entries looked at by eliminations: some seconds. */
+    private static final long MOST_WORK = 1_000_000_000;
+
     private final Game game;
     private final Solution solution;
     private final int[] row;
@@ -39,7 +42,7 @@ public final class RoundChain {
         }
         this.target = to.toArray();
         this.probability = java.util.Arrays.copyOf(share, target.length);
-        this.chain = AbsorbingChain.of(row, target, probability);
+        this.chain = AbsorbingChain.of(row, target, probability, new WorkBudget(MOST_WORK));
         this.neverEnding = chain.looping();
         double[] held = new double[game.places];
         for (int s = 0; s < game.situations; s++) {
@@ -51,7 +54,11 @@ public final class RoundChain {
         }
     }
 
-    /** The chain of {@code solution}'s choices in {@code game}. */
+    /**
+     * The chain of {@code solution}'s choices in {@code game}.
+     *
+     * @throws TangledException when its loops are too large to be solved
+     */
     public static RoundChain of(Game game, Solution solution) {
         return new RoundChain(game, solution);
     }

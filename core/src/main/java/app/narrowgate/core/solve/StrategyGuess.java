@@ -1,5 +1,6 @@
 package app.narrowgate.core.solve;
 
+import app.narrowgate.core.progress.Stopping;
 import java.util.Arrays;
 
 /**
@@ -24,13 +25,16 @@ import java.util.Arrays;
  * </ol>
  * For λ = 1 only upper bounds are tried, since there the partner may shut the way out.
  *
- * <p>Cost: that of {@link GthElimination} a solve, at most {@value #MOST_ROUNDS} solves a game; components above
- * {@value #MOST_MEMBERS} are left alone.
+ * <p>Cost: that of {@link GthElimination} a solve, at most {@value #MOST_ROUNDS} solves each of {@value #MOST_ROUNDS}
+ * rounds, and no more than {@value #MOST_WORK} entries looked at in all; what would take more is left alone.
  */
 final class StrategyGuess {
 
-    private static final int MOST_MEMBERS = 2000;
     private static final int MOST_ROUNDS = 40;
+    /** Entries looked at by the eliminations of a game: some seconds. */
+    private static final long MOST_WORK = 1_000_000_000;
+    /** The first proof's error grows with the members; above this the second is tried too, and the tighter taken. */
+    private static final double FINE = 1e-8;
     /** The toll in units of what a sweep can lose by rounding. The first that can be proved is taken. */
     private static final double[] TOLLS = {4, 64, 1024};
 
@@ -38,6 +42,7 @@ final class StrategyGuess {
     private final Game game;
     private final EndComponents endComponents;
     private final int[] local;
+    private final WorkBudget budget = new WorkBudget(MOST_WORK);
 
     StrategyGuess(Moves moves, EndComponents endComponents) {
         this.moves = moves;
@@ -53,12 +58,21 @@ final class StrategyGuess {
      * @return true when both bounds were proved
      */
     boolean narrow(int[] members, int[][] ends, double[] lower, double[] upper, int[] choice) {
-        if (members.length > MOST_MEMBERS) {
-            return false;
-        }
         for (int i = 0; i < members.length; i++) {
             local[members[i]] = i;
         }
+        try {
+            return narrowed(members, ends, lower, upper, choice);
+        } catch (TangledException e) {
+            return false;
+        } finally {
+            for (int s : members) {
+                local[s] = -1;
+            }
+        }
+    }
+
+    private boolean narrowed(int[] members, int[][] ends, double[] lower, double[] upper, int[] choice) {
         boolean[] circling = new boolean[game.situations];
         for (int[] end : ends) {
             for (int s : end) {
@@ -70,12 +84,10 @@ final class StrategyGuess {
             middle[place] = 0.5 * (lower[place] + upper[place]);
         }
         int[] trial = choice.clone();
+        leadOut(members, trial);
         settle(members, trial, middle, 0, new boolean[game.situations]);
         boolean above = proveUpper(members, ends, circling, trial, lower, upper);
         boolean below = !game.read.isWhole() && leadsOut(members, trial) && proveLower(members, trial, lower, choice);
-        for (int s : members) {
-            local[s] = -1;
-        }
         return above && below;
     }
 
@@ -190,7 +202,7 @@ final class StrategyGuess {
             row[i + 1] = target.size();
         }
         row[n + 1] = target.size();
-        return AbsorbingChain.of(row, target.toArray(), share.toArray()).gathered(gained, atEnds);
+        return AbsorbingChain.of(row, target.toArray(), share.toArray(), budget).gathered(gained, atEnds);
     }
 
     /** Adds an arrow; where it leads outside, returns its share and counts what it gains. */
@@ -231,11 +243,15 @@ final class StrategyGuess {
     private boolean proveUpper(int[] members, int[][] ends, boolean[] circling, int[] trial, double[] lower,
             double[] upper) {
         double loss = lossOfASweep(members);
+        boolean proved = false;
         if (ends.length == 0) {
             double[] exact = valuesOf(members, trial, upper, 0);
             double error = chainError(members, loss);
-            if (noOtherIsBetter(members, trial, exact, error)) {
+            proved = noOtherIsBetter(members, trial, exact, error);
+            if (proved) {
                 take(members, exact, 1 + error, upper);
+            }
+            if (proved && error <= FINE) {
                 return true;
             }
         }
@@ -251,7 +267,7 @@ final class StrategyGuess {
                 return true;
             }
         }
-        return false;
+        return proved;
     }
 
     private static void take(int[] members, double[] values, double factor, double[] upper) {
@@ -301,8 +317,11 @@ final class StrategyGuess {
         double loss = lossOfASweep(members);
         double[] exact = valuesOf(members, trial, lower, 0);
         double error = chainError(members, loss);
-        if (noLandingIsWorse(members, trial, exact, error)) {
+        boolean proved = noLandingIsWorse(members, trial, exact, error);
+        if (proved) {
             raise(members, exact, 1 - error, trial, lower, choice);
+        }
+        if (proved && error <= FINE) {
             return true;
         }
         for (double times : TOLLS) {
@@ -315,7 +334,7 @@ final class StrategyGuess {
                 return true;
             }
         }
-        return false;
+        return proved;
     }
 
     private boolean noLandingIsWorse(int[] members, int[] trial, double[] exact, double error) {
@@ -355,28 +374,63 @@ final class StrategyGuess {
 
     private static void raise(int[] members, double[] values, double factor, int[] trial, double[] lower, int[] choice) {
         for (int s : members) {
-            lower[s] = Math.max(lower[s], values[s] * factor);
-            choice[s] = trial[s];
+            if (values[s] > 0) {
+                lower[s] = Math.max(lower[s], values[s] * factor);
+                choice[s] = trial[s];
+            }
         }
+    }
+
+    /**
+     * Gives those who have gained nothing yet a choice that comes nearer to a way out, where there is one: improving
+     * would find it one exchange further back each round.
+     */
+    private void leadOut(int[] members, int[] trial) {
+        boolean[] idle = new boolean[members.length];
+        for (int i = 0; i < members.length; i++) {
+            idle[i] = trial[members[i]] == IntervalIterationSolver.NONE && !game.rests[members[i]];
+        }
+        outward(members, trial, idle);
     }
 
     /** True when from every member the choices have a chance to stop or to leave the component. */
     private boolean leadsOut(int[] members, int[] trial) {
+        return outward(members, trial, new boolean[members.length]) == members.length;
+    }
+
+    /**
+     * How many members have a chance to stop or to leave the component by their choices; the {@code idle} take the
+     * first option that has one.
+     */
+    private int outward(int[] members, int[] trial, boolean[] idle) {
         boolean[] out = new boolean[members.length];
-        boolean changed = true;
-        int left = members.length;
-        while (changed && left > 0) {
-            changed = false;
+        int count = 0;
+        int before;
+        do {
+            Stopping.check();
+            before = count;
             for (int i = 0; i < members.length; i++) {
-                int o = trial[members[i]];
-                if (!out[i] && (o == IntervalIterationSolver.NONE || stepsOut(members[i], o, out))) {
-                    out[i] = true;
-                    changed = true;
-                    left--;
-                }
+                count += !out[i] && steps(members[i], trial, idle[i], out) ? 1 : 0;
+            }
+            // A chain that runs against the order is walked at once the other way.
+            for (int i = members.length - 1; i >= 0; i--) {
+                count += !out[i] && steps(members[i], trial, idle[i], out) ? 1 : 0;
+            }
+        } while (count > before);
+        return count;
+    }
+
+    private boolean steps(int s, int[] trial, boolean idle, boolean[] out) {
+        if (!idle) {
+            out[local[s]] = trial[s] == IntervalIterationSolver.NONE || stepsOut(s, trial[s], out);
+        }
+        for (int o = game.optionStart[s]; idle && o < game.optionStart[s + 1] && !out[local[s]]; o++) {
+            if (moves.leaves[o] && stepsOut(s, o, out)) {
+                trial[s] = o;
+                out[local[s]] = true;
             }
         }
-        return left == 0;
+        return out[local[s]];
     }
 
     private boolean stepsOut(int s, int o, boolean[] out) {

@@ -58,6 +58,27 @@ class SlowLoopTest {
         }
     }
 
+    /**
+     * The gambler's ruin with even odds, 1,990 places long: from place i the chance of the far end is i/(n+1) (Feller, "An
+     * Introduction to Probability Theory and Its Applications" I, chapter XIV). Some four million exchanges until it is
+     * over.
+     */
+    @Test
+    void aLongChainThatFallsBackIsSolved() {
+        int n = 1990;
+        MapFixture fixture = new MapFixture();
+        for (int i = 1; i <= n; i++) {
+            fixture.situation("s" + i);
+        }
+        for (int i = 1; i <= n; i++) {
+            fixture.reaction("s" + i, 0.7, i < n ? "s" + (i + 1) : "win", i > 1 ? "s" + (i - 1) : "tap");
+        }
+        SolvedMap solved = SolvedMap.of(MapIndex.of(fixture.map()), WIN).converged();
+        for (int i = 1; i <= n; i++) {
+            assertThat(solved.worth(Id.of("s" + i))).isCloseTo(i / (n + 1.0), within(1e-6));
+        }
+    }
+
     /** What is not solved says so. */
     @Test
     void aCutOffSolveIsNotConverged() {
