@@ -53,19 +53,20 @@ class ArchitectureTest {
     static {
         MAY_KNOW.put("", Set.of());
         MAY_KNOW.put("problem", Set.of());
-        MAY_KNOW.put("config", Set.of("problem"));
-        MAY_KNOW.put("account", Set.of("problem"));
+        MAY_KNOW.put("limit", Set.of());
+        MAY_KNOW.put("config", Set.of("limit", "problem"));
+        MAY_KNOW.put("account", Set.of("limit", "problem"));
         MAY_KNOW.put("revision", Set.of("account", "problem"));
         MAY_KNOW.put("map", Set.of("revision", "account", "problem"));
         MAY_KNOW.put("history", Set.of("map", "revision", "account", "problem"));
-        MAY_KNOW.put("odds", Set.of("map", "config", "problem"));
+        MAY_KNOW.put("odds", Set.of("map", "config", "limit", "problem"));
         MAY_KNOW.put("exchange", Set.of("map", "account", "problem"));
         MAY_KNOW.put("finish", Set.of("map", "problem"));
         MAY_KNOW.put("held", Set.of("odds", "map", "problem"));
         MAY_KNOW.put("drill", Set.of("odds", "map", "problem"));
         MAY_KNOW.put("question", Set.of("odds", "map", "account", "problem"));
         MAY_KNOW.put("review", Set.of("odds", "map", "account", "problem"));
-        MAY_KNOW.put("run", Set.of("review", "odds", "map", "account", "problem"));
+        MAY_KNOW.put("run", Set.of("review", "odds", "map", "account", "limit", "problem"));
         MAY_KNOW.put("demo", Set.of("question", "map", "account", "problem"));
     }
 

@@ -1,5 +1,7 @@
 package app.narrowgate.server.account;
 
+import app.narrowgate.server.limit.Limit;
+import app.narrowgate.server.limit.Limits;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -60,15 +62,17 @@ class SessionController {
     private final SignInThrottle throttle;
     private final HashingPermits permits;
     private final Devices devices;
+    private final Limits limits;
     private final SecurityContextRepository contexts;
     private final CsrfTokenRepository tokens;
 
     SessionController(Accounts accounts, SignInThrottle throttle, HashingPermits permits, Devices devices,
-            SecurityContextRepository contexts, CsrfTokenRepository tokens) {
+            Limits limits, SecurityContextRepository contexts, CsrfTokenRepository tokens) {
         this.accounts = accounts;
         this.throttle = throttle;
         this.permits = permits;
         this.devices = devices;
+        this.limits = limits;
         this.contexts = contexts;
         this.tokens = tokens;
     }
@@ -99,12 +103,14 @@ class SessionController {
         List<SignInThrottle.Key> keys = List.of(SignInThrottle.Key.address(request.getRemoteAddr()),
                 device.map(SignInThrottle.Key::device).orElse(SignInThrottle.Key.name(name)));
         if (!throttle.begin(keys)) {
+            limits.met(Limit.SIGN_IN_TRIES);
             return refused(HttpStatus.TOO_MANY_REQUESTS, SignInThrottle.WAIT, "Wait a minute",
                     "Too many wrong passwords for this name or from this machine. Try again in a minute.");
         }
         Optional<Optional<Account>> hashed = permits.lend(() -> accounts.matching(name, signIn.password()));
         if (hashed.isEmpty()) {
             throttle.right(keys);
+            limits.met(Limit.HASHING);
             return refused(HttpStatus.SERVICE_UNAVAILABLE, Duration.ofSeconds(5), "Many at the door",
                     "Many are signing in at this moment. Try again in a few seconds.");
         }

@@ -1,5 +1,6 @@
 package app.narrowgate.server.config;
 
+import app.narrowgate.server.limit.Limits;
 import app.narrowgate.server.problem.ProblemWriter;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
@@ -13,13 +14,13 @@ class BodyFilters {
     private static final int AFTER_SECURITY = 0;
 
     @Bean
-    FilterRegistrationBean<BodyReadingFilter> readEdits(ProblemWriter problems) {
-        return ordered(new BodyReadingFilter(problems, false), Ordered.HIGHEST_PRECEDENCE + 3);
+    FilterRegistrationBean<BodyReadingFilter> readEdits(ProblemWriter problems, Limits limits) {
+        return ordered(new BodyReadingFilter(problems, limits, false), Ordered.HIGHEST_PRECEDENCE + 3);
     }
 
     @Bean
-    FilterRegistrationBean<BodyReadingFilter> readFiles(ProblemWriter problems) {
-        return ordered(new BodyReadingFilter(problems, true), AFTER_SECURITY);
+    FilterRegistrationBean<BodyReadingFilter> readFiles(ProblemWriter problems, Limits limits) {
+        return ordered(new BodyReadingFilter(problems, limits, true), AFTER_SECURITY);
     }
 
     private static FilterRegistrationBean<BodyReadingFilter> ordered(BodyReadingFilter filter, int order) {

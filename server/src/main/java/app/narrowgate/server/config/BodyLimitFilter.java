@@ -1,5 +1,7 @@
 package app.narrowgate.server.config;
 
+import app.narrowgate.server.limit.Limit;
+import app.narrowgate.server.limit.Limits;
 import app.narrowgate.server.problem.ProblemWriter;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
@@ -31,9 +33,11 @@ class BodyLimitFilter extends OncePerRequestFilter {
     private static final Pattern FILE = Pattern.compile("/api/maps(/[^/]+/import(/preview)?)?");
 
     private final ProblemWriter problems;
+    private final Limits limits;
 
-    BodyLimitFilter(ProblemWriter problems) {
+    BodyLimitFilter(ProblemWriter problems, Limits limits) {
         this.problems = problems;
+        this.limits = limits;
     }
 
     @Override
@@ -42,6 +46,7 @@ class BodyLimitFilter extends OncePerRequestFilter {
         long length = request.getContentLengthLong();
         long most = most(request.getRequestURI());
         if (length > most) {
+            limits.met(Limit.BODY_LENGTH);
             problems.write(response, HttpStatus.CONTENT_TOO_LARGE, "Too large",
                     "The request has %d bytes; at most %d are taken. Split the file or leave parts out."
                             .formatted(length, most));

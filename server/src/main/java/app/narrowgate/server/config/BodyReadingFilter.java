@@ -1,5 +1,7 @@
 package app.narrowgate.server.config;
 
+import app.narrowgate.server.limit.Limit;
+import app.narrowgate.server.limit.Limits;
 import app.narrowgate.server.problem.ProblemWriter;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
@@ -37,13 +39,15 @@ final class BodyReadingFilter extends OncePerRequestFilter {
     private static final int CHUNK = 8192;
 
     private final ProblemWriter problems;
+    private final Limits limits;
     private final boolean ofFiles;
     private final Map<String, Integer> reading = new ConcurrentHashMap<>();
     private final Semaphore files = new Semaphore(MOST_FILES);
 
     /** Of files, or of whatever is smaller. */
-    BodyReadingFilter(ProblemWriter problems, boolean ofFiles) {
+    BodyReadingFilter(ProblemWriter problems, Limits limits, boolean ofFiles) {
         this.problems = problems;
+        this.limits = limits;
         this.ofFiles = ofFiles;
     }
 
@@ -71,6 +75,7 @@ final class BodyReadingFilter extends OncePerRequestFilter {
                 body = read(request.getInputStream(), (int) length, ofFiles ? DEADLINE_OF_A_FILE : DEADLINE);
             } catch (IOException e) {
                 // The container has its own wrapping for a read that took too long, and for a sender who has gone.
+                limits.met(Limit.BODY_DEADLINE);
                 response.setHeader(HttpHeaders.CONNECTION, "close");
                 problems.write(response, HttpStatus.REQUEST_TIMEOUT, "Too slow",
                         "The request did not arrive in time. Try again, on a better line if there is one.");
@@ -87,6 +92,7 @@ final class BodyReadingFilter extends OncePerRequestFilter {
     }
 
     private void busy(HttpServletResponse response) throws IOException {
+        limits.met(Limit.BODIES_AT_ONCE);
         response.setHeader(HttpHeaders.RETRY_AFTER, "5");
         response.setHeader(HttpHeaders.CONNECTION, "close");
         problems.write(response, HttpStatus.SERVICE_UNAVAILABLE, "Busy",

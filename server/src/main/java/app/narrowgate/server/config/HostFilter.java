@@ -1,6 +1,8 @@
 package app.narrowgate.server.config;
 
 import app.narrowgate.core.check.Text;
+import app.narrowgate.server.limit.Limit;
+import app.narrowgate.server.limit.Limits;
 import app.narrowgate.server.problem.ProblemWriter;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
@@ -32,10 +34,12 @@ class HostFilter extends OncePerRequestFilter {
     private static final Set<String> READING = Set.of("GET", "HEAD", "OPTIONS");
 
     private final ProblemWriter problems;
+    private final Limits limits;
     private final Set<String> hosts;
 
-    HostFilter(ProblemWriter problems, @Value("${narrowgate.hosts:}") String configured) {
+    HostFilter(ProblemWriter problems, Limits limits, @Value("${narrowgate.hosts:}") String configured) {
         this.problems = problems;
+        this.limits = limits;
         this.hosts = Stream.concat(OWN.stream(), Stream.of(configured.split(",")).map(String::strip)
                 .filter(name -> !name.isEmpty()).map(name -> name.toLowerCase(Locale.ROOT)))
                 .collect(Collectors.toUnmodifiableSet());
@@ -46,10 +50,12 @@ class HostFilter extends OncePerRequestFilter {
             throws ServletException, IOException {
         String host = request.getHeader(HttpHeaders.HOST);
         if (host == null || !hosts.contains(name(host))) {
+            limits.met(Limit.HOST);
             problems.write(response, HttpStatus.MISDIRECTED_REQUEST, "Another name",
                     "This server is not called “%s”. Open it by its own name, or have that name added to NARROWGATE_HOSTS."
                             .formatted(host == null ? "" : Text.shown(host.substring(0, Math.min(100, host.length())))));
         } else if (!READING.contains(request.getMethod()) && isFromElsewhere(request.getHeader(HttpHeaders.ORIGIN), host)) {
+            limits.met(Limit.HOST);
             problems.write(response, HttpStatus.FORBIDDEN, "Not from here",
                     "The change was asked for by a page of another address. Open Narrow Gate itself and try again.");
         } else {

@@ -1,6 +1,7 @@
 package app.narrowgate.server.odds;
 
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.progress.StoppedException;
 import app.narrowgate.server.map.StoredMap;
@@ -8,7 +9,7 @@ import com.github.benmanes.caffeine.cache.AsyncCache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.CompletionException;
+import java.util.concurrent.ExecutionException;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 
@@ -33,9 +34,7 @@ public class AnswerStore {
 
         /** The question about a map as it is. */
         public static Question of(StoredMap map, Setting setting, String about) {
-            EscapeMap parts = map.index().map();
-            int responses = parts.reactions().stream().mapToInt(r -> 1 + r.responses().size()).sum();
-            return new Question(map.id(), map.revision(), setting, about, 1 + parts.situations().size() + responses);
+            return new Question(map.id(), map.revision(), setting, about, AnswerStore.weight(map.index()));
         }
 
         /**
@@ -50,9 +49,33 @@ public class AnswerStore {
     private final AsyncCache<Question, Object> answers = Caffeine.newBuilder().maximumWeight(MOST_WEIGHT)
             .weigher((Question question, Object answer) -> question.weight()).buildAsync();
 
-    /** The answer from memory, from whoever is computing it now, or computed now. */
+    /** The size of a map in situations, reactions and responses. */
+    static int weight(MapIndex index) {
+        EscapeMap map = index.map();
+        return 1 + map.situations().size() + map.reactions().stream().mapToInt(r -> 1 + r.responses().size()).sum();
+    }
+
+    private final Desk desk;
+
+    AnswerStore(Desk desk) {
+        this.desk = desk;
+    }
+
+    /**
+     * The answer from memory, from whoever is computing it now, or computed now at the {@link Desk}.
+     *
+     * @throws app.narrowgate.server.problem.BusyException when the desk has no room or no time
+     */
     @SuppressWarnings("unchecked")
     public <T> T answer(Question question, Supplier<T> compute) {
+        CompletableFuture<Object> known = answers.getIfPresent(question);
+        return known != null && known.isDone() && !known.isCompletedExceptionally()
+                ? (T) known.join()
+                : desk.compute(question.weight(), () -> shared(question, compute));
+    }
+
+    @SuppressWarnings("unchecked")
+    private <T> T shared(Question question, Supplier<T> compute) {
         while (true) {
             CompletableFuture<Object> mine = new CompletableFuture<>();
             CompletableFuture<Object> known = answers.asMap().putIfAbsent(question, mine);
@@ -60,11 +83,14 @@ public class AnswerStore {
                 return computed(question, mine, compute);
             }
             try {
-                return (T) known.join();
-            } catch (CompletionException e) {
+                return (T) known.get();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new StoppedException();
+            } catch (ExecutionException e) {
                 // Whoever computed it was stopped, and had nobody else in mind: the next one computes for himself.
                 if (!(e.getCause() instanceof StoppedException)) {
-                    throw e.getCause() instanceof RuntimeException cause ? cause : e;
+                    throw e.getCause() instanceof RuntimeException cause ? cause : new IllegalStateException(e.getCause());
                 }
             }
         }

@@ -45,11 +45,13 @@ class OddsController {
     private final MapStore maps;
     private final SolvedMaps solved;
     private final AnswerStore answers;
+    private final Desk desk;
     private final BuildId build;
 
-    OddsController(MapStore maps, SolvedMaps solved, AnswerStore answers, BuildId build) {
+    OddsController(MapStore maps, SolvedMaps solved, AnswerStore answers, Desk desk, BuildId build) {
         this.maps = maps;
         this.solved = solved;
+        this.desk = desk;
         this.build = build;
         this.answers = answers;
     }
@@ -137,7 +139,8 @@ class OddsController {
         StoredMap map = maps.head(mapId);
         MapIndex changed = request.in(map);
         Setting setting = question.toSetting(changed);
-        return OverviewView.of(map.revision(), OddsSolver.solve(changed, setting));
+        return desk.compute(AnswerStore.weight(changed), () ->
+                OverviewView.of(map.revision(), OddsSolver.solve(changed, setting)));
     }
 
     @GetMapping("/rest")

@@ -40,6 +40,13 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return problem;
     }
 
+    @ExceptionHandler(BusyException.class)
+    ResponseEntity<ProblemDetail> busy(BusyException e) {
+        return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+                .header(HttpHeaders.RETRY_AFTER, Long.toString(e.comeBack().toSeconds()))
+                .body(problem(HttpStatus.SERVICE_UNAVAILABLE, "Busy", e.getMessage()));
+    }
+
     @ExceptionHandler(ProblemsException.class)
     ProblemDetail problems(ProblemsException e) {
         String detail = e.problems().size() == 1

@@ -5,6 +5,7 @@ import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.core.review.AnswerWorth;
+import app.narrowgate.core.review.Finding;
 import app.narrowgate.core.review.MapReview;
 import app.narrowgate.server.account.SignedIn;
 import app.narrowgate.server.map.LikelihoodView;
@@ -12,6 +13,7 @@ import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.MapView;
 import app.narrowgate.server.map.MapViews;
 import app.narrowgate.server.map.StoredMap;
+import app.narrowgate.server.odds.AnswerStore;
 import app.narrowgate.server.odds.OddsQuestion;
 import app.narrowgate.server.odds.SolvedMaps;
 import io.swagger.v3.oas.annotations.Operation;
@@ -68,13 +70,20 @@ class QuestionController {
 
     private final QuestionStore questions;
     private final MapStore maps;
+    /** What is computed for the questions about a map. */
+    private record Estimates(List<Finding> unanswered, AnswerWorth worth) {
+    }
+
     private final SolvedMaps solved;
+    private final AnswerStore answers;
     private final MapViews views;
 
-    QuestionController(QuestionStore questions, MapStore maps, SolvedMaps solved, MapViews views) {
+    QuestionController(QuestionStore questions, MapStore maps, SolvedMaps solved, AnswerStore answers,
+            MapViews views) {
         this.questions = questions;
         this.maps = maps;
         this.solved = solved;
+        this.answers = answers;
         this.views = views;
     }
 
@@ -85,17 +94,19 @@ class QuestionController {
         StoredMap map = maps.head(mapId);
         MapIndex index = map.index();
         Setting setting = question.toSetting(index);
-        SolvedMap base = solved.solved(map, setting);
-        AnswerWorth worth = new AnswerWorth(base);
+        Estimates estimates = answers.answer(AnswerStore.Question.of(map, setting, "questions"), () -> {
+            SolvedMap base = solved.solved(map, setting);
+            return new Estimates(MapReview.unanswered(base), new AnswerWorth(base));
+        });
         List<OpenQuestionView> open = new ArrayList<>();
-        MapReview.unanswered(base).forEach(f -> {
+        estimates.unanswered().forEach(f -> {
             var reaction = index.reaction(f.place()).orElseThrow();
             var response = reaction.response(f.response().orElseThrow()).orElseThrow();
             open.add(new OpenQuestionView(null, response.cue(), reaction.from().value(), reaction.id().value(),
                     response.id().value(), f.gain().isPresent() ? f.gain().getAsDouble() : null, null, null));
         });
         for (QuestionRow row : questions.open(map)) {
-            var gain = row.situation() == null ? java.util.OptionalDouble.empty() : worth.of(Id.of(row.situation()));
+            var gain = row.situation() == null ? java.util.OptionalDouble.empty() : estimates.worth().of(Id.of(row.situation()));
             open.add(new OpenQuestionView(row.id(), row.words(), row.situation(), null, null,
                     gain.isPresent() ? gain.getAsDouble() : null, row.authorName(), row.at()));
         }

@@ -42,6 +42,7 @@ final class Run {
     private RunResult result;
     private String failure;
     private boolean stop;
+    private Thread worker;
     private Instant lastAsked;
 
     Run(Key key, String kind, Instant now) {
@@ -55,8 +56,26 @@ final class Run {
         lastAsked = now;
     }
 
+    /** Whoever computes it is interrupted and hears of it at once. */
     synchronized void stop() {
         stop = true;
+        if (worker != null) {
+            worker.interrupt();
+        }
+    }
+
+    /** This thread computes it from now on. */
+    synchronized void begin() {
+        worker = Thread.currentThread();
+        if (stop) {
+            worker.interrupt();
+        }
+    }
+
+    /** This thread computes it no more, and may be given other work. */
+    synchronized void leave() {
+        worker = null;
+        Thread.interrupted();
     }
 
     /** True once it has been told to stop, though it may not have heard of it yet. */

@@ -77,7 +77,7 @@ class RunController {
         Run.Key key = new Run.Key(who.id(), mapId, map.revision(),
                 List.of(request, before.map(StoredMap::revision).orElse(0)));
         Run run = registry.same(key).orElseGet(() -> {
-            Run begun = registry.keep(() -> new Run(key, request.kind(), clock.instant()));
+            Run begun = registry.keep(who.id(), () -> new Run(key, request.kind(), clock.instant()));
             worker.work(begun, progress -> compute(map, before, setting, request, progress));
             return begun;
         });
@@ -89,7 +89,7 @@ class RunController {
     @GetMapping("/{run}")
     @Operation(operationId = "run", summary = "How far a long computation is, and its result once it is done")
     RunView run(@PathVariable UUID mapId, @PathVariable UUID run, @AuthenticationPrincipal SignedIn who) {
-        Run found = registry.find(run, who.id());
+        Run found = registry.find(run, mapId, who.id());
         found.asked(clock.instant());
         return view(found, mapId);
     }
@@ -97,7 +97,7 @@ class RunController {
     @DeleteMapping("/{run}")
     @Operation(operationId = "stopRun", summary = "Stop a long computation")
     RunView stop(@PathVariable UUID mapId, @PathVariable UUID run, @AuthenticationPrincipal SignedIn who) {
-        Run found = registry.find(run, who.id());
+        Run found = registry.find(run, mapId, who.id());
         found.stop();
         return view(found, mapId);
     }

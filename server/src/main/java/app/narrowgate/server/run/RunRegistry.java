@@ -1,7 +1,10 @@
 package app.narrowgate.server.run;
 
-import app.narrowgate.core.check.RefusedException;
+import app.narrowgate.server.limit.Limit;
+import app.narrowgate.server.limit.Limits;
+import app.narrowgate.server.problem.BusyException;
 import app.narrowgate.server.problem.NotFoundException;
+import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -13,9 +16,18 @@ import org.springframework.stereotype.Component;
 @Component
 class RunRegistry {
 
+    /** Runs of everybody that go on or wait, and those over that somebody may still ask for. */
     private static final int MOST_KEPT = 50;
+    /** Runs of one person that go on or wait: a view asks for one or two, and more than one may be open. */
+    static final int MOST_OF_A_PERSON = 6;
+    private static final Duration COME_BACK = Duration.ofSeconds(5);
 
+    private final Limits limits;
     private final Map<UUID, Run> runs = new LinkedHashMap<>();
+
+    RunRegistry(Limits limits) {
+        this.limits = limits;
+    }
 
     /** The run of that key that goes on or is done. */
     synchronized Optional<Run> same(Run.Key key) {
@@ -26,14 +38,21 @@ class RunRegistry {
     /**
      * Keeps a new run.
      *
-     * @throws RefusedException when too many wait already
+     * @throws BusyException when {@code owner} has too many already, or everybody together
      */
-    synchronized Run keep(Supplier<Run> begin) {
+    synchronized Run keep(UUID owner, Supplier<Run> begin) {
+        long own = runs.values().stream().filter(run -> run.key.owner().equals(owner) && !run.state().isOver()).count();
+        if (own >= MOST_OF_A_PERSON) {
+            limits.met(Limit.RUNS_OF_A_PERSON);
+            throw new BusyException("You have %d computations going already. Stop one, or wait for one to end."
+                    .formatted(own), COME_BACK);
+        }
         if (runs.size() >= MOST_KEPT) {
             runs.values().removeIf(run -> run.state().isOver());
         }
         if (runs.size() >= MOST_KEPT) {
-            throw new RefusedException("Too many computations are waiting. Stop one or wait a little.");
+            limits.met(Limit.RUNS_AT_ONCE);
+            throw new BusyException("Many computations are waiting. Try again in a few seconds.", COME_BACK);
         }
         Run run = begin.get();
         runs.put(run.id, run);
@@ -41,13 +60,13 @@ class RunRegistry {
     }
 
     /**
-     * Somebody's run.
+     * Somebody's run about a map.
      *
      * @throws NotFoundException when they have none of that id
      */
-    synchronized Run find(UUID id, UUID owner) {
+    synchronized Run find(UUID id, UUID map, UUID owner) {
         Run run = runs.get(id);
-        if (run == null || !run.key.owner().equals(owner)) {
+        if (run == null || !run.key.owner().equals(owner) || !run.key.map().equals(map)) {
             throw new NotFoundException("There is no such computation of yours; it may be long over.");
         }
         return run;

@@ -3,23 +3,32 @@ package app.narrowgate.server.run;
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.progress.Progress;
 import app.narrowgate.core.progress.StoppedException;
+import app.narrowgate.server.odds.Desk;
 import jakarta.annotation.PreDestroy;
 import java.time.Clock;
+import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Function;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 
-/** Computes runs, two at a time, in the order they were asked for. However one ends, it is told so. */
+/**
+ * Computes runs, two at a time, in the order they were asked for, and looks every second whether somebody still wants
+ * them. However one ends, it is told so.
+ */
 @Component
 class RunWorker {
 
     private static final Logger LOG = LoggerFactory.getLogger(RunWorker.class);
     private static final int AT_ONCE = 2;
+    private static final long LOOK_EVERY_MS = 1000;
 
     private final Clock clock;
     private final AtomicInteger threads = new AtomicInteger();
@@ -28,9 +37,21 @@ class RunWorker {
         thread.setDaemon(true);
         return thread;
     });
+    private final Set<Run> going = ConcurrentHashMap.newKeySet();
+    private final ScheduledExecutorService watch = Executors.newSingleThreadScheduledExecutor(task -> {
+        Thread thread = new Thread(task, "run-watch");
+        thread.setDaemon(true);
+        return thread;
+    });
 
     RunWorker(Clock clock) {
         this.clock = clock;
+        watch.scheduleWithFixedDelay(this::look, LOOK_EVERY_MS, LOOK_EVERY_MS, TimeUnit.MILLISECONDS);
+    }
+
+    /** Stops what nobody wants any more. */
+    void look() {
+        going.stream().filter(run -> !run.isWanted(clock.instant())).forEach(Run::stop);
     }
 
     /** Computes {@code run} when its turn comes. */
@@ -40,9 +61,11 @@ class RunWorker {
 
     private void execute(Run run, Function<Progress, RunResult> compute) {
         Progress progress = run.progress(clock::instant);
+        going.add(run);
+        run.begin();
         try {
             progress.at(0, 0);
-            run.finish(compute.apply(progress));
+            run.finish(Desk.here(() -> compute.apply(progress)));
         } catch (StoppedException e) {
             run.end(Run.State.STOPPED, null);
         } catch (RefusedException e) {
@@ -51,11 +74,15 @@ class RunWorker {
             UUID incident = UUID.randomUUID();
             LOG.error("Run {} of kind {} failed, {}", run.id, run.kind, incident, e);
             run.end(Run.State.FAILED, "Something went wrong on the server (%s). Try again.".formatted(incident));
+        } finally {
+            going.remove(run);
+            run.leave();
         }
     }
 
     @PreDestroy
     void close() {
+        watch.shutdownNow();
         pool.shutdownNow();
     }
 }

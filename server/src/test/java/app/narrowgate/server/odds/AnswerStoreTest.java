@@ -2,10 +2,11 @@ package app.narrowgate.server.odds;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
-
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.progress.StoppedException;
+import app.narrowgate.server.limit.Limits;
+import io.micrometer.core.instrument.simple.SimpleMeterRegistry;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
@@ -15,7 +16,7 @@ import org.junit.jupiter.api.Test;
 class AnswerStoreTest {
 
     private static final UUID MAP = UUID.randomUUID();
-    private final AnswerStore answers = new AnswerStore();
+    private final AnswerStore answers = new AnswerStore(new Desk(new Limits(new SimpleMeterRegistry())));
 
     private static AnswerStore.Question question(String about) {
         return new AnswerStore.Question(MAP, 3, Setting.of(Id.of("even")), about, 10);

@@ -1,15 +1,21 @@
 package app.narrowgate.server.run;
 
 import static org.assertj.core.api.Assertions.assertThat;
-
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.progress.StoppedException;
+import app.narrowgate.core.progress.Stopping;
+import app.narrowgate.server.limit.Limits;
+import app.narrowgate.server.problem.BusyException;
+import app.narrowgate.server.problem.NotFoundException;
+import io.micrometer.core.instrument.simple.SimpleMeterRegistry;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -116,5 +122,67 @@ class RunTest {
             assertThat(end(run)).isEqualTo(Run.State.FAILED);
             assertThat(run.view().failure()).contains("Something went wrong").doesNotContain("array");
         }
+    }
+
+    /** In the middle of a step, where nobody tells how far it is. */
+    @Test
+    void stoppingIsHeardInTheMiddleOfAStep() throws InterruptedException {
+        Run run = run();
+        CountDownLatch begun = new CountDownLatch(1);
+        worker.work(run, progress -> loopUntilStopped(begun));
+        begun.await();
+        run.stop();
+        assertThat(end(run)).isEqualTo(Run.State.STOPPED);
+        Run next = run();
+        worker.work(next, progress -> RunResult.of(List.of()));
+        assertThat(end(next)).as("the same thread is not stopped again").isEqualTo(Run.State.DONE);
+    }
+
+    @Test
+    void oneThatNobodyAsksForIsStoppedInTheMiddleOfAStep() throws InterruptedException {
+        Run run = run();
+        CountDownLatch begun = new CountDownLatch(1);
+        worker.work(run, progress -> loopUntilStopped(begun));
+        begun.await();
+        worker.look();
+        assertThat(run.isStopping()).isFalse();
+        now.set(NOON.plus(Run.PATIENCE).plusMillis(1));
+        worker.look();
+        assertThat(end(run)).isEqualTo(Run.State.STOPPED);
+    }
+
+    private static RunResult loopUntilStopped(CountDownLatch begun) {
+        while (true) {
+            begun.countDown();
+            Stopping.check();
+        }
+    }
+
+    @Test
+    void onePersonCannotTakeEveryPlace() {
+        SimpleMeterRegistry meters = new SimpleMeterRegistry();
+        RunRegistry registry = new RunRegistry(new Limits(meters));
+        UUID one = UUID.randomUUID();
+        Run first = null;
+        for (int i = 0; i < RunRegistry.MOST_OF_A_PERSON; i++) {
+            first = registry.keep(one, () -> new Run(new Run.Key(one, UUID.randomUUID(), 1, "all"), "review", NOON));
+        }
+        assertThatThrownBy(() -> registry.keep(one, RunTest::run)).isInstanceOf(BusyException.class)
+                .hasMessageContaining("You have 6 computations");
+        assertThat(meters.get("narrowgate.limit.met").tag("limit", "runs-of-a-person").counter().count()).isEqualTo(1);
+        assertThat(registry.keep(UUID.randomUUID(), RunTest::run)).as("somebody else").isNotNull();
+        first.end(Run.State.DONE, null);
+        assertThat(registry.keep(one, RunTest::run)).as("one is over").isNotNull();
+    }
+
+    @Test
+    void aRunBelongsToItsMapAndItsOwner() {
+        RunRegistry registry = new RunRegistry(new Limits(new SimpleMeterRegistry()));
+        Run run = registry.keep(UUID.randomUUID(), RunTest::run);
+        assertThat(registry.find(run.id, run.key.map(), run.key.owner())).isSameAs(run);
+        assertThatThrownBy(() -> registry.find(run.id, UUID.randomUUID(), run.key.owner()))
+                .isInstanceOf(NotFoundException.class);
+        assertThatThrownBy(() -> registry.find(run.id, run.key.map(), UUID.randomUUID()))
+                .isInstanceOf(NotFoundException.class);
     }
 }
