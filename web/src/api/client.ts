@@ -24,10 +24,13 @@ export class ApiError extends Error {
   }
 }
 
-/** Called whenever the server says that nobody is signed in any more. */
-let whenSignedOut = () => {};
-export function onSignedOut(listener: () => void): void {
-  whenSignedOut = listener;
+/**
+ * Called whenever the server says that nobody is signed in any more, or takes no change without a token: then the session
+ * may have ended, or be another's.
+ */
+let whenNotLetIn: (status: 401 | 403) => void = () => {};
+export function onNotLetIn(listener: (status: 401 | 403) => void): void {
+  whenNotLetIn = listener;
 }
 
 function cookie(name: string): string | undefined {
@@ -73,7 +76,7 @@ export async function unwrap<T>(
     title: said.title ?? "Refused",
     detail: said.detail ?? "The server refused this without saying why.",
   };
-  if (problem.status === 401) whenSignedOut();
+  if (problem.status === 401 || problem.status === 403) whenNotLetIn(problem.status);
   throw new ApiError(problem);
 }
 

@@ -2,11 +2,12 @@ import { useQueryClient } from "@tanstack/react-query";
 import { Dialog } from "radix-ui";
 import { lazy, useEffect, useRef, type ReactNode } from "react";
 import { Navigate, Route, Routes } from "react-router";
-import { onSignedOut, problemOf } from "../api/client";
+import { onNotLetIn, problemOf } from "../api/client";
 import { MapPage, paths, useMaps } from "../features/map";
 import { SignIn, useSession } from "../features/session";
 import { SituationPage } from "../features/situation";
 import { Failed, Loading } from "../ui/Notice";
+import { onOther } from "../ui/kept";
 import { useTheme } from "../ui/theme";
 import { Boundary, BoundedRoute } from "./Boundary";
 import { Frame } from "./Frame";
@@ -69,10 +70,13 @@ function Gatekeeper({ children }: { children: ReactNode }) {
   const queries = useQueryClient();
   const wasIn = useRef(false);
   useEffect(() => {
-    onSignedOut(() => {
-      if (wasIn.current) queries.setQueryData(["session"], { signedIn: false });
+    onNotLetIn((status) => {
+      // Asking who is signed in brings a fresh token, too.
+      if (status === 403) void queries.invalidateQueries({ queryKey: ["session"] });
+      else if (wasIn.current) queries.setQueryData(["session"], { signedIn: false });
     });
   }, [queries]);
+  useEffect(() => onOther(() => location.assign("/")), []);
   const signedIn = session.data?.signedIn ?? false;
   useEffect(() => {
     if (signedIn) wasIn.current = true;

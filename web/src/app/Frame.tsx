@@ -1,10 +1,10 @@
 import { useEffect, useState, type ReactNode } from "react";
 import { Link, useLocation, useMatch, useNavigate, useSearchParams } from "react-router";
 import { Find, Keys } from "../features/find";
-import { paths } from "../features/map";
+import { paths, useMaps } from "../features/map";
 import { settingQuery } from "../features/odds";
 import { AskBox, useSendingAgain } from "../features/question";
-import { useSignOut } from "../features/session";
+import { SignOut, useLeave } from "../features/session";
 import { useCommand, useCommandKeys } from "../ui/commands";
 import type { Theme } from "../ui/theme";
 import { History } from "./History";
@@ -23,12 +23,15 @@ export function Frame({
 }) {
   const mapId = useMatch("/map/:mapId/*")?.params.mapId;
   const situation = useMatch("/map/:mapId/at/:situation/*")?.params.situation;
-  const signOut = useSignOut();
+  const maps = useMaps();
+  const away = maps.data?.find((map) => map.id === mapId)?.archived ?? false;
   const { pathname } = useLocation();
   const [params] = useSearchParams();
   const [finding, setFinding] = useState(false);
   const [keys, setKeys] = useState(false);
   const [asking, setAsking] = useState(false);
+  const [leaving, setLeaving] = useState(false);
+  const leave = useLeave(() => setLeaving(true));
   useCommandKeys();
   useSendingAgain();
   useFindKey(() => setFinding(true));
@@ -40,7 +43,7 @@ export function Frame({
   const more = mapId ? moreOf(mapId) : [];
   const room = theme === "dark" ? "Bright hall" : "Dark room";
   useCommand({ title: room, run: toggleTheme });
-  useCommand({ title: "Sign out", run: () => signOut.mutate() });
+  useCommand({ title: "Sign out", run: leave });
   useCommand({ title: "Keys on this page", key: "?", run: () => setKeys(true) });
   useCommand(mapId ? { title: "What if they …", key: "w", run: () => setAsking(true) } : undefined);
   useCommand({ title: "Find or do", key: "/", run: () => setFinding(true) });
@@ -100,11 +103,17 @@ export function Frame({
             actions={[
               { title: "Keys on this page", run: () => setKeys(true) },
               { title: room, run: toggleTheme },
-              { title: "Sign out", run: () => signOut.mutate() },
+              { title: "Sign out", run: leave },
             ]}
           />
         </div>
       </header>
+      {away && (
+        <p role="status" className="no-print border-b-2 border-ink px-5 py-2">
+          <strong>This map has been put away.</strong> Nothing about it is changed until it is{" "}
+          <Link to="/maps">taken out again</Link>.
+        </p>
+      )}
       <div id="page" tabIndex={-1} className="outline-none max-lg:pb-16">
         {children}
       </div>
@@ -120,6 +129,7 @@ export function Frame({
           <AskBox mapId={mapId} situation={situation} open={asking} onOpenChange={setAsking} />
         </>
       )}
+      <SignOut asking={leaving} setAsking={setLeaving} />
       <Find mapId={mapId} open={finding} onOpenChange={setFinding} />
       <Keys open={keys} onOpenChange={setKeys} />
     </>

@@ -1,4 +1,4 @@
-import type { ReactNode } from "react";
+import { useEffect, useRef, type ReactNode } from "react";
 import type { Problem } from "../api/client";
 import { Heading } from "./Heading";
 
@@ -36,11 +36,29 @@ export function Loading({ what, progress }: { what: string; progress?: { done: n
   );
 }
 
-/** A page that could not be filled. */
+const AGAIN_AFTER = 4_000;
+
+/** True when it is likely to be over in a moment: no connection, the database away, too much at once. */
+function passes(problem: Problem): boolean {
+  return problem.status === 0 || problem.status === 429 || problem.status === 503;
+}
+
+/** A page that could not be filled. What passes is tried again by itself. */
 export function Failed({ problem, retry }: { problem: Problem; retry: () => void }) {
+  const passing = passes(problem);
+  const again = useRef(retry);
+  useEffect(() => {
+    again.current = retry;
+  });
+  useEffect(() => {
+    if (!passing) return;
+    const timer = setInterval(() => again.current(), AGAIN_AFTER);
+    return () => clearInterval(timer);
+  }, [passing]);
   return (
     <div className="max-w-xl space-y-3 p-5">
       <Refused problem={problem} />
+      {passing && <p className="text-quiet">This page goes on by itself as soon as it can.</p>}
       <button type="button" className="plate" onClick={retry}>
         Try again
       </button>

@@ -1,8 +1,12 @@
 import { act, renderHook } from "@testing-library/react";
 import { beforeEach, describe, expect, it } from "vitest";
 import { hasDraft, useDraft } from "./draft";
+import { setOwner } from "./kept";
 
-beforeEach(() => localStorage.clear());
+beforeEach(() => {
+  localStorage.clear();
+  setOwner("tamsin");
+});
 
 const any = (value: unknown): value is never => value !== undefined;
 const hasCue = (value: unknown): value is { cue: string } =>
@@ -46,7 +50,7 @@ describe("what is typed", () => {
     '{"base":"3","value":{"cue":"x"}}',
     '{"base":3,"value":{"words":"x"}}',
   ])("that an older program kept as %s is offered as text", (kept) => {
-    localStorage.setItem("narrowgate-draft:m/d", kept);
+    localStorage.setItem("narrowgate:tamsin:draft:m/d", kept);
     const { result } = renderHook(() => useDraft("m/d", 3, { cue: "new" }, hasCue));
     expect(result.current.draft).toEqual({ base: 3, value: { cue: "new" } });
     expect(result.current.kept).toBe(false);

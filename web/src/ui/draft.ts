@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from "react";
+import { dropKept, readKept, writeKept } from "./kept";
 
-const PREFIX = "narrowgate-draft:";
+const PREFIX = "draft:";
 
 /** Text that was typed and not saved, kept on this device until it is saved or thrown away. */
 export interface Draft<T> {
@@ -13,7 +14,7 @@ export interface Draft<T> {
 type Found<T> = { draft: Draft<T> } | { unreadable: string } | undefined;
 
 function read<T>(key: string, fits: (value: unknown) => value is T): Found<T> {
-  const kept = localStorage.getItem(PREFIX + key);
+  const kept = readKept(PREFIX + key);
   if (kept === null) return undefined;
   try {
     const { base, value } = JSON.parse(kept) as Partial<Draft<unknown>>;
@@ -26,11 +27,11 @@ function read<T>(key: string, fits: (value: unknown) => value is T): Found<T> {
 
 /** True when something unsaved is kept under the key. */
 export function hasDraft(key: string): boolean {
-  return localStorage.getItem(PREFIX + key) !== null;
+  return readKept(PREFIX + key) !== null;
 }
 
 export function dropDraft(key: string): void {
-  localStorage.removeItem(PREFIX + key);
+  dropKept(PREFIX + key);
 }
 
 /**
@@ -56,12 +57,7 @@ export function useDraft<T>(
   const [draft, setDraft] = useState<Draft<T>>(back ?? { base, value: initial });
   const touched = useRef(false);
   useEffect(() => {
-    if (!touched.current) return;
-    try {
-      localStorage.setItem(PREFIX + key, JSON.stringify(draft));
-    } catch {
-      // A full or forbidden store only loses the safety net, not what is on screen.
-    }
+    if (touched.current) writeKept(PREFIX + key, JSON.stringify(draft));
   }, [key, draft]);
   const set = useCallback((update: (now: Draft<T>) => Draft<T>) => {
     touched.current = true;

@@ -28,7 +28,14 @@ export function HistoryPage() {
     enabled: mapId !== undefined,
     queryFn: () => unwrap(api.GET("/api/maps/{mapId}/versions", { params: { path: { mapId: mapId! } } })),
   });
-  const ready = together({ map, history, versions });
+  const traces = useQuery({
+    queryKey: ["traces", mapId],
+    enabled: mapId !== undefined,
+    // Questions and dismissals leave some, too.
+    staleTime: 0,
+    queryFn: () => unwrap(api.GET("/api/maps/{mapId}/traces", { params: { path: { mapId: mapId! } } })),
+  });
+  const ready = together({ map, history, versions, traces });
   if (!ready.data) return <Waiting what="Opening the history" on={ready} />;
   const data = ready.data;
   return (
@@ -36,6 +43,7 @@ export function HistoryPage() {
       <main className="px-5 pt-4 pb-10">
         <Heading>History</Heading>
         <Versions map={data.map} versions={data.versions} />
+        <Traces traces={data.traces} />
         <h2 className="mt-5 text-base lg:text-[15px]">Every change, the newest first</h2>
         <ol className="mt-1">
           {data.history.map((revision) => (
@@ -195,7 +203,10 @@ function Versions({ map, versions }: { map: Schemas["Map"]; versions: Schemas["V
       unwrapNothing(
         api.DELETE("/api/maps/{mapId}/versions/{version}", { params: { path: { mapId: map.id, version } } }),
       ),
-    onSettled: () => askAgain(queries, { queryKey: ["versions", map.id] }),
+    onSettled: async () => {
+      await askAgain(queries, { queryKey: ["versions", map.id] });
+      await askAgain(queries, { queryKey: ["traces", map.id] });
+    },
   });
   return (
     <section className="mt-3">
@@ -230,6 +241,28 @@ function Versions({ map, versions }: { map: Schemas["Map"]; versions: Schemas["V
         ))}
       </ul>
     </section>
+  );
+}
+
+/** What was dropped or overwritten beside the map; nothing where nothing was. */
+function Traces({ traces }: { traces: Schemas["Trace"][] }) {
+  if (traces.length === 0) return null;
+  return (
+    <details className="mt-4">
+      <summary className="cursor-pointer">
+        Beside the map: {traces.length} {traces.length === 1 ? "thing" : "things"} dropped or written over
+      </summary>
+      <ul className="mt-1">
+        {traces.map((trace) => (
+          <li key={trace.id} className="border-b border-rule py-1 pl-4">
+            <span className="font-semibold">{trace.words}</span>{" "}
+            <span className="text-quiet">
+              {trace.author}, {when(trace.at)}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }
 

@@ -47,7 +47,9 @@ function Ask({
   const [about, setAbout] = useState(true);
   const [refused, setRefused] = useState<Problem>();
   const [said, setSaid] = useState("");
-  const { ask, waiting } = useAsk();
+  const { ask, drop, waiting } = useAsk();
+  const unsent = waiting.filter((a) => a.refused === undefined).length;
+  const back = waiting.filter((a) => a.refused !== undefined && a.mapId === map.id);
   const place = indexOf(map).situation(situation);
   const keep = async () => {
     const asked = words.trim();
@@ -55,7 +57,8 @@ function Ask({
     setWords("");
     setRefused(undefined);
     const result = await ask({ mapId: map.id, words: asked, situation: about ? place?.id : undefined });
-    if (result.refused) {
+    if (result.refused?.asked.words === asked) {
+      drop(result.refused.asked.id);
       setWords(asked);
       setRefused(problemOf(result.refused.error));
     } else {
@@ -100,8 +103,29 @@ function Ask({
       )}
       {refused && <Refused problem={refused} />}
       <p role="status" className="min-h-6 text-quiet">
-        {said || (waiting.length > 0 ? `${waiting.length} wait for a connection.` : "")}
+        {said || (unsent > 0 ? `${unsent} wait for a connection.` : "")}
       </p>
+      {back.map((asked) => (
+        <div key={asked.id} className="border-l-4 border-rust py-0.5 pl-3">
+          <p className="font-semibold">“{asked.words}” was not taken</p>
+          <p>{asked.refused}</p>
+          <p className="flex gap-5">
+            <button
+              type="button"
+              className="word"
+              onClick={() => {
+                setWords(asked.words);
+                drop(asked.id);
+              }}
+            >
+              Put it back into the box
+            </button>
+            <button type="button" className="word" onClick={() => drop(asked.id)}>
+              Throw it away
+            </button>
+          </p>
+        </div>
+      ))}
       <div className="flex items-center gap-5">
         <button type="submit" className="plate" disabled={words.trim() === ""}>
           Keep it

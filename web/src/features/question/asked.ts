@@ -1,7 +1,8 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useSyncExternalStore } from "react";
 import { askAgain } from "../../api/askAgain";
-import { api, ApiError, unwrap } from "../../api/client";
+import { api, ApiError, problemOf, unwrap } from "../../api/client";
+import { dropKept, isOwnersBrowser, onOwner, readKept, writeKept } from "../../ui/kept";
 
 /** A question on its way to the server. Its id is made here, so that sending it twice keeps it once. */
 export interface Asked {
@@ -9,16 +10,22 @@ export interface Asked {
   mapId: string;
   words: string;
   situation?: string;
+  /** Why the server did not take it while nobody was looking; it waits for the person, not for a connection. */
+  refused?: string;
 }
 
-const KEY = "narrowgate-asked";
+const KEY = "asked";
 const AGAIN_AFTER = 15_000;
 const listeners = new Set<() => void>();
 let waiting: readonly Asked[] = load();
+onOwner(() => {
+  waiting = load();
+  listeners.forEach((listener) => listener());
+});
 
 function load(): readonly Asked[] {
   try {
-    return JSON.parse(localStorage.getItem(KEY) ?? "[]") as Asked[];
+    return JSON.parse(readKept(KEY) ?? "[]") as Asked[];
   } catch {
     return [];
   }
@@ -26,14 +33,19 @@ function load(): readonly Asked[] {
 
 function keep(next: readonly Asked[]): void {
   waiting = next;
-  localStorage.setItem(KEY, JSON.stringify(next));
+  if (next.length === 0) dropKept(KEY);
+  else writeKept(KEY, JSON.stringify(next));
   listeners.forEach((listener) => listener());
 }
 
-/** Sends what waits, one after the other. What cannot be sent yet goes on waiting; what is refused is given back. */
+/**
+ * Sends what waits, one after the other. What cannot be sent yet goes on waiting; what is refused is kept with the reason
+ * until the person has seen it. A missing token or session is no refusal.
+ */
 async function send(): Promise<{ sent: Asked[]; refused?: { asked: Asked; error: ApiError } }> {
   const sent: Asked[] = [];
-  for (const asked of waiting) {
+  for (const asked of waiting.filter((a) => a.refused === undefined)) {
+    if (!isOwnersBrowser()) return { sent };
     try {
       const { id, words, situation } = asked;
       await unwrap(
@@ -44,8 +56,10 @@ async function send(): Promise<{ sent: Asked[]; refused?: { asked: Asked; error:
       );
     } catch (error) {
       const status = error instanceof ApiError ? error.problem.status : 0;
-      if (status === 0 || status === 401 || status >= 500) return { sent };
-      keep(waiting.filter((a) => a.id !== asked.id));
+      if (status === 0 || status === 401 || status === 403 || status === 429 || status >= 500)
+        return { sent };
+      const { detail } = problemOf(error);
+      keep(waiting.map((a) => (a.id === asked.id ? { ...a, refused: detail } : a)));
       return { sent, refused: { asked, error: error as ApiError } };
     }
     sent.push(asked);
@@ -78,13 +92,15 @@ export function useAsk() {
     },
     [flush],
   );
-  return { ask, flush, waiting: left };
+  /** Takes one out of those that wait: thrown away, or on its way back into the box. */
+  const drop = useCallback((id: string) => keep(waiting.filter((a) => a.id !== id)), []);
+  return { ask, flush, drop, waiting: left };
 }
 
 /** Tries again when the connection is back, and now and then while something waits. */
 export function useSendingAgain(): void {
   const { flush, waiting: left } = useAsk();
-  const some = left.length > 0;
+  const some = left.some((a) => a.refused === undefined);
   useEffect(() => {
     if (!some) return;
     const again = () => void flush();

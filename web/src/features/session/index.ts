@@ -1,2 +1,3 @@
 export { SignIn } from "./SignIn";
-export { useSession, useSignOut } from "./session";
+export { SignOut, useLeave } from "./SignOut";
+export { useSession } from "./session";

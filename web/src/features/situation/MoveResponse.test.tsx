@@ -2,6 +2,7 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { setOwner } from "../../ui/kept";
 import { MoveResponse } from "./MoveResponse";
 import { aMap } from "../../test/aMap";
 
@@ -65,7 +66,8 @@ describe("moving a response", () => {
 
   it("waits until what was typed is saved or thrown away", async () => {
     const asked = server(200, map);
-    localStorage.setItem("narrowgate-draft:typed", "{}");
+    setOwner("tamsin");
+    localStorage.setItem("narrowgate:tamsin:draft:typed", "{}");
     await moveTo("scoop");
     expect(screen.getByRole("alert")).toHaveTextContent("Save or cancel what you changed first");
     expect(asked).toEqual([]);

@@ -76,7 +76,11 @@ final class Browser implements AutoCloseable {
     }
 
     static void signIn(Page page, String password) {
-        page.getByLabel("Name").fill("tamsin");
+        signIn(page, "tamsin", password);
+    }
+
+    static void signIn(Page page, String name, String password) {
+        page.getByLabel("Name").fill(name);
         page.getByLabel("Password").fill(password);
         page.keyboard().press("Enter");
     }

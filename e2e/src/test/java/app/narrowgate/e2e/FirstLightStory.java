@@ -106,6 +106,44 @@ class FirstLightStory extends Story {
         assertThat(page.getByRole(AriaRole.HEADING, named("Bump and turn"))).isVisible();
     }
 
+    /** Two instructors and one tablet. */
+    @Test
+    void whatOnePersonTypedIsNotShownToTheNext() {
+        Page page = browser.signedIn();
+        Browser.open(page, "All weight on the ribs");
+        String place = page.url();
+        Locator add = page.getByRole(AriaRole.BUTTON, named("Add what they do about")).first();
+        Locator typed = page.getByLabel("What they do", EXACT);
+        add.click();
+        typed.fill("They drive the shoulder in");
+        signOut(page, "Keep it here and sign out");
+        Browser.signIn(page, "bram", "open-the-gate");
+        page.waitForURL("**/map/**");
+        page.navigate(place);
+        add.waitFor();
+        assertThat(typed).hasCount(0);
+        assertThat(page.evaluate("Object.keys(localStorage).filter(k => k.startsWith('narrowgate:bram:')).length"))
+                .isEqualTo(0);
+        menu(page, "Sign out");
+        Browser.signIn(page, "tamsin", "open-the-gate");
+        page.waitForURL("**/map/**");
+        page.navigate(place);
+        assertThat(typed).hasValue("They drive the shoulder in");
+        signOut(page, "Throw it away and sign out");
+        assertThat(page.evaluate("Object.keys(localStorage).filter(k => k.startsWith('narrowgate:')).length")).isEqualTo(0);
+    }
+
+    private static void menu(Page page, String entry) {
+        page.getByRole(AriaRole.BUTTON, exactly("More")).click();
+        page.getByRole(AriaRole.MENUITEM, exactly(entry)).click();
+    }
+
+    private static void signOut(Page page, String how) {
+        menu(page, "Sign out");
+        page.getByRole(AriaRole.BUTTON, exactly(how)).click();
+        page.getByLabel("Password").waitFor();
+    }
+
     @Test
     void aMistakeIsNamedBesideTheFieldAndNothingIsStored() {
         Page page = browser.signedIn();

@@ -6,10 +6,12 @@ import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.MapView;
 import app.narrowgate.server.map.MapViews;
 import app.narrowgate.server.map.PartChangeView;
+import app.narrowgate.server.revision.NamedVersion;
 import app.narrowgate.server.revision.NamedVersions;
 import app.narrowgate.server.revision.RevisionView;
 import app.narrowgate.server.revision.Revisions;
-import app.narrowgate.server.revision.NamedVersion;
+import app.narrowgate.server.revision.Trace;
+import app.narrowgate.server.revision.Traces;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -50,16 +52,26 @@ class HistoryController {
         }
     }
 
+    @Schema(name = "Trace")
+    record TraceView(UUID id, String words, String author, Instant at) {
+        static TraceView of(Trace trace) {
+            return new TraceView(trace.id(), trace.words(), trace.authorName(), trace.at());
+        }
+    }
+
     private final MapStore store;
     private final Revisions revisions;
     private final NamedVersions versions;
+    private final Traces traces;
     private final MapHistory history;
     private final MapViews views;
 
-    HistoryController(MapStore store, Revisions revisions, NamedVersions versions, MapHistory history, MapViews views) {
+    HistoryController(MapStore store, Revisions revisions, NamedVersions versions, Traces traces,
+            MapHistory history, MapViews views) {
         this.store = store;
         this.revisions = revisions;
         this.versions = versions;
+        this.traces = traces;
         this.history = history;
         this.views = views;
     }
@@ -70,6 +82,13 @@ class HistoryController {
             @RequestParam(defaultValue = "50") @Min(1) @Max(500) int most) {
         store.require(mapId);
         return revisions.since(mapId, 0, most).stream().map(RevisionView::of).toList();
+    }
+
+    @GetMapping("/traces")
+    @Operation(operationId = "traces", summary = "What was dropped or overwritten beside the map, newest first")
+    List<TraceView> traces(@PathVariable UUID mapId, @RequestParam(defaultValue = "50") @Min(1) @Max(500) int most) {
+        store.require(mapId);
+        return traces.newest(mapId, most).stream().map(TraceView::of).toList();
     }
 
     @GetMapping("/difference")
@@ -119,6 +138,7 @@ class HistoryController {
     @Operation(operationId = "nameVersion", summary = "Give a revision a name")
     VersionView name(@PathVariable UUID mapId, @Valid @RequestBody NewVersion version,
             @AuthenticationPrincipal SignedIn who) {
+        store.requireChangeable(mapId);
         store.requireRevision(mapId, version.revision());
         return VersionView.of(versions.name(mapId, version.revision(), version.name(), who));
     }
@@ -126,7 +146,8 @@ class HistoryController {
     @DeleteMapping("/versions/{version}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     @Operation(operationId = "unnameVersion", summary = "Take a version's name away; the revision stays")
-    void unname(@PathVariable UUID mapId, @PathVariable UUID version) {
-        versions.unname(mapId, version);
+    void unname(@PathVariable UUID mapId, @PathVariable UUID version, @AuthenticationPrincipal SignedIn who) {
+        store.requireChangeable(mapId);
+        versions.unname(mapId, version, who);
     }
 }

@@ -93,7 +93,7 @@ public class MapEditing {
      */
     @Transactional
     public StoredMap edit(UUID id, int base, SignedIn author, String summary, MapChange change) {
-        MapRow row = store.lock(id);
+        MapRow row = store.lockForChange(id);
         if (base < 1 || base > row.head()) {
             throw new RefusedException(
                     "The revision is %d; it must lie between 1 and %d.".formatted(base, row.head()));

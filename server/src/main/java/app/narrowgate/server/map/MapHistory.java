@@ -50,7 +50,7 @@ public class MapHistory {
     }
 
     private StoredMap back(UUID id, int base, Back back) {
-        MapRow row = store.lock(id);
+        MapRow row = store.lockForChange(id);
         conflicts.requireNewest(id, row.head(), base);
         MapStore.Head head = store.headOf(row);
         Parts.Step step = back.step(head);

@@ -1,5 +1,6 @@
 package app.narrowgate.server.map;
 
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.PartKind;
@@ -68,6 +69,33 @@ public class MapStore {
     /** The map's row, locked until the transaction ends, so that changes come one after the other. */
     MapRow lock(UUID id) {
         return row(mapper.lock(id), id);
+    }
+
+    /**
+     * The same, for a change of the map.
+     *
+     * @throws RefusedException when the map has been put away
+     */
+    MapRow lockForChange(UUID id) {
+        return changeable(lock(id));
+    }
+
+    /**
+     * Nothing, where the map, and what is kept beside it, may be changed.
+     *
+     * @throws NotFoundException when there is no such map
+     * @throws RefusedException when it has been put away
+     */
+    public void requireChangeable(UUID id) {
+        changeable(row(id));
+    }
+
+    private static MapRow changeable(MapRow row) {
+        if (row.archivedAt() != null) {
+            throw new RefusedException("“%s” has been put away, so nothing about it is changed. Take it out again, or copy it."
+                    .formatted(row.title()));
+        }
+        return row;
     }
 
     private MapRow row(UUID id) {

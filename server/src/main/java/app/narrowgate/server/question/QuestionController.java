@@ -135,8 +135,8 @@ class QuestionController {
     @DeleteMapping("/{question}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     @Operation(operationId = "dropQuestion", summary = "Drop a question")
-    void drop(@PathVariable UUID mapId, @PathVariable UUID question) {
-        questions.drop(mapId, question);
+    void drop(@PathVariable UUID mapId, @PathVariable UUID question, @AuthenticationPrincipal SignedIn who) {
+        questions.drop(mapId, question, who);
     }
 
     private static Optional<Id> optional(String id) {

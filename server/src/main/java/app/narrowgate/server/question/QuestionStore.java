@@ -1,6 +1,5 @@
 package app.narrowgate.server.question;
 
-import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.check.Text;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
@@ -12,10 +11,14 @@ import app.narrowgate.server.account.SignedIn;
 import app.narrowgate.server.map.MapEditing;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
+import app.narrowgate.server.problem.ConflictException;
 import app.narrowgate.server.problem.NotFoundException;
+import app.narrowgate.server.revision.Traces;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -31,12 +34,14 @@ public class QuestionStore {
     private final QuestionMapper mapper;
     private final MapStore maps;
     private final MapEditing editing;
+    private final Traces traces;
     private final Clock clock;
 
-    QuestionStore(QuestionMapper mapper, MapStore maps, MapEditing editing, Clock clock) {
+    QuestionStore(QuestionMapper mapper, MapStore maps, MapEditing editing, Traces traces, Clock clock) {
         this.mapper = mapper;
         this.maps = maps;
         this.editing = editing;
+        this.traces = traces;
         this.clock = clock;
     }
 
@@ -50,9 +55,14 @@ public class QuestionStore {
                 .flatMap(reaction -> reaction.response(Id.of(row.response()))).isPresent();
     }
 
-    /** Keeps a question; asking the same one again, by its id, changes nothing. */
+    /**
+     * Keeps a question; asking the same one again, by its id, changes nothing.
+     *
+     * @throws ConflictException when the id is that of another question
+     */
     @Transactional
     public QuestionRow ask(UUID mapId, UUID id, String words, Optional<Id> situation, SignedIn who) {
+        maps.requireChangeable(mapId);
         MapIndex index = maps.head(mapId).index();
         situation.filter(s -> index.situation(s).isEmpty()).ifPresent(s -> {
             throw new NotFoundException("No situation is called “%s”.".formatted(s));
@@ -60,8 +70,11 @@ public class QuestionStore {
         Text.WORDS.require("The question", words.strip());
         mapper.insert(mapId, new QuestionRow(id, words.strip(), situation.map(Id::value).orElse(null), null, null,
                 who.id(), who.displayName(), clock.instant().truncatedTo(ChronoUnit.MICROS)));
-        return mapper.byId(mapId, id).orElseThrow(() -> new RefusedException(
-                "The question's id is taken by a question about another map; make a new one."));
+        return mapper.byId(mapId, id)
+                .filter(kept -> kept.words().equals(words.strip())
+                        && Objects.equals(kept.situation(), situation.map(Id::value).orElse(null)))
+                .orElseThrow(() -> new ConflictException(
+                        "The question's id is taken by another question; keep this one under a new id.", Map.of()));
     }
 
     /** Puts a question to a reaction as what they do about it, with or without a landing. */
@@ -88,10 +101,14 @@ public class QuestionStore {
     }
 
     @Transactional
-    void drop(UUID mapId, UUID id) {
+    void drop(UUID mapId, UUID id, SignedIn who) {
+        maps.requireChangeable(mapId);
+        QuestionRow dropped = mapper.byId(mapId, id).orElseThrow(QuestionStore::gone);
         if (mapper.delete(mapId, id) == 0) {
             throw gone();
         }
+        traces.leave(mapId, who, "Dropped the question “%s”, which %s had asked"
+                .formatted(dropped.words(), dropped.authorName()));
     }
 
     private static NotFoundException gone() {

@@ -2,6 +2,7 @@ package app.narrowgate.server.review;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -19,6 +20,14 @@ interface DismissalMapper {
             join account a on a.id = d.author
             where d.map_id = #{mapId}""")
     List<Dismissals.Row> of(UUID mapId);
+
+    @Select("""
+            select d.kind, d.place, d.response, d.reason, a.display_name as author_name, d.at
+            from finding_dismissal d
+            join account a on a.id = d.author
+            where d.map_id = #{mapId} and d.kind = #{key.kind} and d.place = #{key.place}
+                and d.response = #{key.response}""")
+    Optional<Dismissals.Row> byKey(@Param("mapId") UUID mapId, @Param("key") Dismissals.Key key);
 
     @Insert("""
             insert into finding_dismissal (map_id, kind, place, response, reason, author, at)

@@ -3,6 +3,7 @@ package app.narrowgate.server.review;
 import app.narrowgate.core.check.Text;
 import app.narrowgate.core.review.Finding;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.revision.Traces;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -32,10 +33,12 @@ class Dismissals {
     }
 
     private final DismissalMapper mapper;
+    private final Traces traces;
     private final Clock clock;
 
-    Dismissals(DismissalMapper mapper, Clock clock) {
+    Dismissals(DismissalMapper mapper, Traces traces, Clock clock) {
         this.mapper = mapper;
+        this.traces = traces;
         this.clock = clock;
     }
 
@@ -45,14 +48,27 @@ class Dismissals {
         return rows;
     }
 
+    /** Says why a finding is none; what was said before leaves a trace. */
     @Transactional
     void dismiss(UUID mapId, Key key, String reason, SignedIn who) {
         Text.WORDS.require("The reason", reason.strip());
+        mapper.byKey(mapId, key).filter(before -> !before.reason().equals(reason.strip())).ifPresent(before ->
+                traces.leave(mapId, who, "Wrote over why the finding about %s is none; %s had said “%s”"
+                        .formatted(about(key), before.authorName(), before.reason())));
         mapper.put(mapId, key, reason.strip(), who.id(), clock.instant().truncatedTo(ChronoUnit.MICROS));
     }
 
+    /** Lets a finding count again, with a trace of why it did not; nothing where it did already. */
     @Transactional
-    void takeBack(UUID mapId, Key key) {
-        mapper.delete(mapId, key);
+    void takeBack(UUID mapId, Key key, SignedIn who) {
+        mapper.byKey(mapId, key).ifPresent(before -> {
+            mapper.delete(mapId, key);
+            traces.leave(mapId, who, "Let the finding about %s count again; %s had said “%s”"
+                    .formatted(about(key), before.authorName(), before.reason()));
+        });
+    }
+
+    private static String about(Key key) {
+        return "“%s”".formatted(key.response().isEmpty() ? key.place() : key.place() + "/" + key.response());
     }
 }

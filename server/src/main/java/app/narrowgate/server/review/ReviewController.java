@@ -73,7 +73,7 @@ class ReviewController {
     @Operation(operationId = "dismissFinding", summary = "Say why a finding is none")
     void dismiss(@PathVariable UUID mapId, @Valid @RequestBody NewDismissal dismissal,
             @AuthenticationPrincipal SignedIn who) {
-        maps.head(mapId);
+        maps.requireChangeable(mapId);
         Coded.require(Finding.Kind.class, "The kind", dismissal.kind());
         dismissals.dismiss(mapId, key(dismissal.kind(), dismissal.place(), dismissal.response()), dismissal.reason(), who);
     }
@@ -82,8 +82,9 @@ class ReviewController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     @Operation(operationId = "takeBackDismissal", summary = "Let a dismissed finding count again")
     void takeBack(@PathVariable UUID mapId, @RequestParam String kind, @RequestParam String place,
-            @RequestParam(required = false) String response) {
-        dismissals.takeBack(mapId, key(kind, place, response));
+            @RequestParam(required = false) String response, @AuthenticationPrincipal SignedIn who) {
+        maps.requireChangeable(mapId);
+        dismissals.takeBack(mapId, key(kind, place, response), who);
     }
 
     private static Dismissals.Key key(String kind, String place, String response) {

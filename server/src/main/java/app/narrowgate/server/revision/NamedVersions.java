@@ -14,9 +14,11 @@ public class NamedVersions {
 
     private final RevisionMapper mapper;
     private final Revisions revisions;
+    private final Traces traces;
 
-    NamedVersions(RevisionMapper mapper, Revisions revisions) {
+    NamedVersions(RevisionMapper mapper, Revisions revisions, Traces traces) {
         this.mapper = mapper;
+        this.traces = traces;
         this.revisions = revisions;
     }
 
@@ -36,14 +38,14 @@ public class NamedVersions {
     }
 
     /**
-     * Takes a name away; the revision stays.
+     * Takes a name away and leaves a trace of it; the revision stays.
      *
      * @throws NotFoundException when there is no such name
      */
     @Transactional
-    public void unname(UUID map, UUID version) {
-        if (mapper.deleteVersion(map, version) == 0) {
-            throw new NotFoundException("There is no such named version; it may have been taken out meanwhile.");
-        }
+    public void unname(UUID map, UUID version, SignedIn who) {
+        NamedVersion named = mapper.deleteVersion(map, version).orElseThrow(() -> new NotFoundException(
+                "There is no such named version; it may have been taken out meanwhile."));
+        traces.leave(map, who, "Took the name “%s” off revision %d".formatted(named.name(), named.revision()));
     }
 }

@@ -3,7 +3,6 @@ package app.narrowgate.server.revision;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -26,8 +25,12 @@ interface RevisionMapper {
             order by v.at desc, v.id""")
     List<NamedVersion> versions(UUID mapId);
 
-    @Delete("delete from map_version where map_id = #{mapId} and id = #{id}")
-    int deleteVersion(@Param("mapId") UUID mapId, @Param("id") UUID id);
+    /** Deletes it, and gives what it was; empty where there was none. */
+    @Select(value = """
+            delete from map_version v using account a
+            where v.map_id = #{mapId} and v.id = #{id} and a.id = v.author
+            returning v.id, v.revision, v.name, v.author, a.display_name as author_name, v.at""", affectData = true)
+    Optional<NamedVersion> deleteVersion(@Param("mapId") UUID mapId, @Param("id") UUID id);
 
     @Insert("""
             insert into map_revision (map_id, number, kind, target, author, at, summary, undo_next, redo_next)

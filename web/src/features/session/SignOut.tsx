@@ -1,0 +1,59 @@
+import { Dialog } from "radix-ui";
+import { problemOf } from "../../api/client";
+import { countKept } from "../../ui/kept";
+import { Refused } from "../../ui/Notice";
+import { Panel } from "../../ui/Panel";
+import { useSignOut } from "./session";
+
+/**
+ * Signs out; where something typed is only on this device, first asks whether it stays there.
+ *
+ * @param asking whether the question is open
+ */
+export function SignOut({ asking, setAsking }: { asking: boolean; setAsking: (asking: boolean) => void }) {
+  const signOut = useSignOut();
+  const count = asking ? countKept() : 0;
+  return (
+    <Panel
+      title="Sign out"
+      open={asking}
+      onOpenChange={setAsking}
+      className="top-0 p-4 sm:top-[12vh] sm:w-[560px]"
+    >
+      <p className="mt-2">
+        {count === 1 ? "One thing you typed is" : `${count} things you typed are`} not stored yet and only on
+        this device. Nobody else who signs in is shown {count === 1 ? "it" : "them"}; on a device that others
+        use, throw {count === 1 ? "it" : "them"} away all the same.
+      </p>
+      {signOut.isError && <Refused problem={problemOf(signOut.error)} />}
+      <div className="mt-4 flex flex-wrap items-center gap-x-5 gap-y-2">
+        <button
+          type="button"
+          className="plate"
+          disabled={signOut.isPending}
+          onClick={() => signOut.mutate({ wipe: false })}
+        >
+          Keep {count === 1 ? "it" : "them"} here and sign out
+        </button>
+        <button
+          type="button"
+          className="word"
+          disabled={signOut.isPending}
+          onClick={() => signOut.mutate({ wipe: true })}
+        >
+          Throw {count === 1 ? "it" : "them"} away and sign out
+        </button>
+        <Dialog.Close className="word">Stay</Dialog.Close>
+      </div>
+    </Panel>
+  );
+}
+
+/** Signs out at once, or opens the question. */
+export function useLeave(ask: () => void): () => void {
+  const signOut = useSignOut();
+  return () => {
+    if (countKept() > 0) ask();
+    else signOut.mutate({ wipe: false });
+  };
+}
