@@ -159,6 +159,41 @@ start_database() {
     -o "-c listen_addresses=127.0.0.1 -c port=$PG_PORT -c unix_socket_directories='' ${1:-}" start
 }
 
+# Two users of the database for the server: one owns the tables, one works with what is in them. Neither is above that.
+# Sets PG_OWNER_PASSWORD and PG_WORK_PASSWORD.
+least_rights() {
+  PG_OWNER_PASSWORD=$(password_of owner)
+  PG_WORK_PASSWORD=$(password_of work)
+  sql narrowgate "
+    do \$\$ begin
+      if not exists (select from pg_roles where rolname = 'narrowgate_owner') then create role narrowgate_owner login; end if;
+      if not exists (select from pg_roles where rolname = 'narrowgate_work') then create role narrowgate_work login; end if;
+    end \$\$;
+    alter role narrowgate_owner password '$PG_OWNER_PASSWORD';
+    alter role narrowgate_work password '$PG_WORK_PASSWORD';
+    revoke all on database narrowgate from public;
+    grant connect on database narrowgate to narrowgate_owner, narrowgate_work;
+    revoke all on schema public from public;
+    grant usage, create on schema public to narrowgate_owner;
+    grant usage on schema public to narrowgate_work;
+    do \$\$ declare name text; begin
+      for name in select format('%I.%I', schemaname, tablename) from pg_tables where schemaname = 'public' loop
+        execute 'alter table ' || name || ' owner to narrowgate_owner';
+      end loop;
+    end \$\$;
+    grant select, insert, update, delete on all tables in schema public to narrowgate_work;
+    alter default privileges for role narrowgate_owner in schema public
+      grant select, insert, update, delete on tables to narrowgate_work;"
+}
+
+# password_of NAME: of a user of the database, made when it is first asked for.
+password_of() {
+  if [ ! -s "$PG_FOLDER/$1-password" ]; then
+    (umask 077 && head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n' >"$PG_FOLDER/$1-password")
+  fi
+  cat "$PG_FOLDER/$1-password"
+}
+
 # True while the database that start_database started is there.
 database_runs() { kill -0 "$(head -n 1 "$PG_DATA/postmaster.pid" 2>/dev/null)" 2>/dev/null; }
 

@@ -111,7 +111,10 @@ export function Frame({
       {away && (
         <p role="status" className="no-print border-b-2 border-ink px-5 py-2">
           <strong>This map has been put away.</strong> Nothing about it is changed until it is{" "}
-          <Link to="/maps">taken out again</Link>.
+          <Link to="/maps" className="word">
+            taken out again
+          </Link>
+          .
         </p>
       )}
       <div id="page" tabIndex={-1} className="outline-none max-lg:pb-16">

@@ -255,10 +255,10 @@ function Traces({ traces }: { traces: Schemas["Trace"][] }) {
       <ul className="mt-1">
         {traces.map((trace) => (
           <li key={trace.id} className="border-b border-rule py-1 pl-4">
-            <span className="font-semibold">{trace.words}</span>{" "}
-            <span className="text-quiet">
+            <p className="font-semibold">{trace.words}</p>
+            <p className="text-quiet">
               {trace.author}, {when(trace.at)}
-            </span>
+            </p>
           </li>
         ))}
       </ul>

@@ -83,6 +83,11 @@ final class RunningApp implements AutoCloseable {
         return address;
     }
 
+    /** Processor time that the server has used since it was started. */
+    double processorSeconds() {
+        return process.info().totalCpuDuration().orElseThrow().toNanos() / 1e9;
+    }
+
     private void awaitHealth() {
         Instant until = Instant.now().plus(PATIENCE);
         HttpClient http = HttpClient.newHttpClient();

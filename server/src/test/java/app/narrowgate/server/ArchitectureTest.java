@@ -57,7 +57,7 @@ class ArchitectureTest {
         MAY_KNOW.put("config", Set.of("limit", "problem"));
         MAY_KNOW.put("account", Set.of("limit", "problem"));
         MAY_KNOW.put("revision", Set.of("account", "problem"));
-        MAY_KNOW.put("map", Set.of("revision", "account", "problem"));
+        MAY_KNOW.put("map", Set.of("revision", "account", "config", "problem"));
         MAY_KNOW.put("history", Set.of("map", "revision", "account", "problem"));
         MAY_KNOW.put("odds", Set.of("map", "config", "limit", "problem"));
         MAY_KNOW.put("exchange", Set.of("map", "account", "problem"));

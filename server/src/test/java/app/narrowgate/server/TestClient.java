@@ -75,6 +75,19 @@ public final class TestClient {
         return get(path).tag();
     }
 
+    /** The bytes of an answer as they come, in one of the encodings that are accepted. */
+    public HttpResponse<byte[]> bytes(String path, String acceptEncoding) {
+        try {
+            return http.send(HttpRequest.newBuilder(URI.create(base + path)).header("Accept-Encoding", acceptEncoding).build(),
+                    BodyHandlers.ofByteArray());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
     /** Asks for what has changed since {@code tag}. */
     public Answer getUnless(String path, String tag) {
         return send(HttpRequest.newBuilder().GET().header("If-None-Match", tag), path);
@@ -119,6 +132,12 @@ public final class TestClient {
 
     public Answer put(String path, String body) {
         return send(HttpRequest.newBuilder().PUT(BodyPublishers.ofString(body)), path);
+    }
+
+    /** Any request; a body that is null is none. */
+    public Answer send(String method, String path, String body) {
+        return send(HttpRequest.newBuilder().method(method,
+                body == null ? BodyPublishers.noBody() : BodyPublishers.ofString(body)), path);
     }
 
     public Answer delete(String path) {

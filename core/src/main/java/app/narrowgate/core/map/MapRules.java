@@ -49,16 +49,29 @@ public final class MapRules {
         }
     }
 
-    /** Whatever a field names is there. */
-    private <T extends Part> void references(PartKind<T> kind) {
-        each(kind.list(), map.parts(kind), (part, at) -> kind.references().forEach(
-                reference -> reference.reader().apply(part).forEach(name -> reference(reference, name, at))));
+    /** A field, what it may name, and how that is called. */
+    private record Names<T extends Part>(Reference<T> reference, Predicate<Id> exist, String nouns) {
     }
 
-    private void reference(Reference<?> reference, Reference.Named name, String at) {
+    private <T extends Part> Names<T> names(Reference<T> reference) {
         List<PartKind<?>> to = PartKind.ALL.stream().filter(kind -> kind.isNamedBy(reference)).toList();
-        named(at + name.at(), name.id(), id -> to.stream().anyMatch(kind -> index.part(kind, id).isPresent()),
+        return new Names<>(reference, id -> to.stream().anyMatch(kind -> index.part(kind, id).isPresent()),
                 to.stream().map(PartKind::noun).collect(Collectors.joining(" or ")));
+    }
+
+    /** Whatever a field names is there. Looked at on every edit, so a place is written out only where it is wrong. */
+    private <T extends Part> void references(PartKind<T> kind) {
+        List<Names<T>> fields = kind.references().stream().map(this::names).toList();
+        List<T> parts = map.parts(kind);
+        for (int i = 0; i < parts.size(); i++) {
+            for (Names<T> field : fields) {
+                for (Reference.Named name : field.reference().reader().apply(parts.get(i))) {
+                    if (!field.exist().test(name.id())) {
+                        missing("/%s/%d%s".formatted(kind.list(), i, name.at()), name.id(), field.nouns());
+                    }
+                }
+            }
+        }
     }
 
     private void placesDiffer() {
@@ -106,8 +119,12 @@ public final class MapRules {
 
     private void named(String at, Id id, Predicate<Id> exists, String kind) {
         if (!exists.test(id)) {
-            problems.add(new Problem(at, "No %s is called “%s”; correct the id or add it to the map.".formatted(kind, id)));
+            missing(at, id, kind);
         }
+    }
+
+    private void missing(String at, Id id, String kind) {
+        problems.add(new Problem(at, "No %s is called “%s”; correct the id or add it to the map.".formatted(kind, id)));
     }
 
     private <T> void unique(String list, List<T> parts, Function<T, Id> idOf) {

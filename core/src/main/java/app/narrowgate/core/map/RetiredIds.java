@@ -1,6 +1,8 @@
 package app.narrowgate.core.map;
 
+import java.util.Collections;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashSet;
 import java.util.Set;
 import java.util.TreeSet;
@@ -34,17 +36,43 @@ public record RetiredIds(Set<String> paths) {
     /** Every path that is in use on a map. Time linear in the map. */
     public static Set<String> inUse(EscapeMap map) {
         Set<String> paths = new LinkedHashSet<>();
-        PartKind.ALL.forEach(kind -> map.parts(kind).forEach(part -> paths.add(path(kind, part.id()))));
-        map.reactions().forEach(reaction -> reaction.responses().forEach(
-                response -> paths.add(path(reaction.id(), response.id()))));
+        PartKind.ALL.forEach(kind -> map.parts(kind).forEach(part -> add(kind, part, paths)));
         return paths;
+    }
+
+    /**
+     * The paths in use on {@code map} by parts that are not on {@code other} as the very same objects. Of two maps of
+     * which one came of the other, few.
+     */
+    private static Set<String> inUseBeside(EscapeMap map, EscapeMap other) {
+        Set<String> paths = new LinkedHashSet<>();
+        for (PartKind<?> kind : PartKind.ALL) {
+            if (map.parts(kind) != other.parts(kind)) {
+                Set<Part> there = Collections.newSetFromMap(new IdentityHashMap<>());
+                there.addAll(other.parts(kind));
+                map.parts(kind).stream().filter(part -> !there.contains(part)).forEach(part -> add(kind, part, paths));
+            }
+        }
+        return paths;
+    }
+
+    private static void add(PartKind<?> kind, Part part, Set<String> paths) {
+        paths.add(path(kind, part.id()));
+        if (part instanceof Reaction reaction) {
+            reaction.responses().forEach(response -> paths.add(path(reaction.id(), response.id())));
+        }
     }
 
     /** The ids that are retired once {@code before} has become {@code after}. */
     public RetiredIds next(EscapeMap before, EscapeMap after) {
+        Set<String> gone = inUseBeside(before, after);
+        Set<String> there = inUseBeside(after, before);
+        if (there.containsAll(gone) && Collections.disjoint(there, paths)) {
+            return this;
+        }
         Set<String> retired = new HashSet<>(paths);
-        retired.addAll(inUse(before));
-        retired.removeAll(inUse(after));
+        retired.addAll(gone);
+        retired.removeAll(there);
         return new RetiredIds(retired);
     }
 
@@ -53,11 +81,11 @@ public record RetiredIds(Set<String> paths) {
      * alphabet's order.
      */
     public Set<String> givenAgain(EscapeMap before, EscapeMap after) {
-        Set<String> fresh = inUse(after);
-        fresh.removeAll(inUse(before));
+        Set<String> fresh = inUseBeside(after, before);
+        fresh.removeAll(inUseBeside(before, after));
         Set<String> again = new TreeSet<>(fresh);
         again.retainAll(paths);
-        PartKind.ALL.forEach(kind -> after.parts(kind).stream().map(Part::id)
+        PartKind.ALL.stream().filter(kind -> !fresh.isEmpty()).forEach(kind -> after.parts(kind).stream().map(Part::id)
                 .filter(id -> fresh.contains(path(kind, id)) && isRetired(kind, id))
                 .forEach(id -> again.add(path(kind, id))));
         return again;

@@ -84,9 +84,9 @@ final class LinksReader {
                 new Row(row, rows.getCurrentLineNumber()).put();
             }
         } catch (CSVException e) {
-            problems.add(new Problem("", "This is not a table of comma-separated values: " + e.getMessage()));
+            problems.add(new Problem("", notATable(e)));
         } catch (IllegalArgumentException | java.io.UncheckedIOException e) {
-            problems.add(new Problem("", "This is not a table of comma-separated values: " + e.getMessage()));
+            problems.add(new Problem("", notATable(e)));
         } catch (IOException e) {
             throw new UncheckedIOException("Impossible state: a text could not be read", e);
         }
@@ -295,5 +295,11 @@ final class LinksReader {
                 return null;
             }
         }
+    }
+
+    /** The library's own words say where, seldom what to do. */
+    private static String notATable(Exception e) {
+        return "This is not a table of comma-separated values with the columns' names in its first row: %s."
+                .formatted(Text.shown(String.valueOf(e.getMessage())));
     }
 }

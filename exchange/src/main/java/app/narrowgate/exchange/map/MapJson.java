@@ -72,6 +72,11 @@ public final class MapJson {
         return MapWriter.write(map);
     }
 
+    /** What of the file stands outside the lists of parts. */
+    public static ObjectNode writeHead(EscapeMap map) {
+        return MapWriter.head(map);
+    }
+
     /** The file's text, indented. */
     public static String writeText(EscapeMap map) {
         return text(write(map));

@@ -37,12 +37,18 @@ final class MapWriter {
     }
 
     static ObjectNode write(EscapeMap map) {
+        ObjectNode root = head(map);
+        PartKind.ALL.forEach(kind -> list(root, kind, map));
+        return root;
+    }
+
+    /** What stands outside the lists. */
+    static ObjectNode head(EscapeMap map) {
         ObjectNode root = JSON.objectNode();
         root.put("format", MapJson.FORMAT);
         root.put("title", map.title());
         text(root, "about", map.about());
         house(root, map.house());
-        PartKind.ALL.forEach(kind -> list(root, kind, map));
         return root;
     }
 

@@ -39,6 +39,11 @@ public final class PartJson {
         }
     }
 
+    /** A part as it stands in the file. */
+    public static <T extends Part> ObjectNode write(PartKind<T> kind, T part) {
+        return PartFormat.of(kind).writer().apply(part);
+    }
+
     /** The part as it stands in the file. */
     public static <T extends Part> Optional<ObjectNode> get(EscapeMap map, PartKind<T> kind, Id id) {
         return map.partsInForce(kind).stream().filter(part -> part.id().equals(id)).findFirst()

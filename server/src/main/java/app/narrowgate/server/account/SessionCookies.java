@@ -6,7 +6,10 @@ import java.util.regex.Pattern;
 import org.springframework.session.web.http.DefaultCookieSerializer;
 import org.springframework.stereotype.Component;
 
-/** The cookie that names a session. A cookie that cannot name one is as good as none, and the database never sees it. */
+/**
+ * The cookie that names a session. A cookie that cannot name one is as good as none, and the database never sees it. Pages
+ * and pictures are nobody's: for them none is looked up, and they open without the database, too.
+ */
 @Component
 class SessionCookies extends DefaultCookieSerializer {
 
@@ -20,6 +23,10 @@ class SessionCookies extends DefaultCookieSerializer {
 
     @Override
     public List<String> readCookieValues(HttpServletRequest request) {
+        String path = request.getRequestURI();
+        if (!path.startsWith("/api/") && !path.startsWith("/actuator/")) {
+            return List.of();
+        }
         return super.readCookieValues(request).stream().filter(value -> ID.matcher(value).matches()).toList();
     }
 }

@@ -39,12 +39,6 @@ class SessionEnd extends OncePerRequestFilter {
         chain.doFilter(request, response);
     }
 
-    /** Pages and pictures are nobody's and need no session: they open without the database, too. */
-    @Override
-    protected boolean shouldNotFilter(HttpServletRequest request) {
-        return !request.getRequestURI().startsWith("/api/") && !request.getRequestURI().startsWith("/actuator/");
-    }
-
     boolean isOver(Instant begun) {
         return !clock.instant().isBefore(begun.plus(MOST));
     }

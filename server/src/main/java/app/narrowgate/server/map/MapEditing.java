@@ -5,6 +5,7 @@ import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.check.Text;
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.RetiredIds;
 import app.narrowgate.exchange.map.PartJson;
 import app.narrowgate.exchange.tree.TreeMerge;
@@ -65,7 +66,7 @@ public class MapEditing {
      */
     @Transactional
     public StoredMap put(UUID id, int base, SignedIn author, String summary, List<PartJson.Put> parts) {
-        return edit(id, base, author, summary, (map, retired) -> {
+        return edit(id, base, author, summary, true, (map, retired) -> {
             EscapeMap changed = PartJson.putAll(map, parts);
             requireNew(map, changed, retired);
             // After the parts: a summary often quotes them, and a fault is better shown where it was typed.
@@ -93,6 +94,15 @@ public class MapEditing {
      */
     @Transactional
     public StoredMap edit(UUID id, int base, SignedIn author, String summary, MapChange change) {
+        return edit(id, base, author, summary, false, change);
+    }
+
+    /**
+     * The same.
+     *
+     * @param sound whether what {@code change} gives is known to fit together; looking costs as much as all the rest
+     */
+    private StoredMap edit(UUID id, int base, SignedIn author, String summary, boolean sound, MapChange change) {
         MapRow row = store.lockForChange(id);
         if (base < 1 || base > row.head()) {
             throw new RefusedException(
@@ -100,10 +110,12 @@ public class MapEditing {
         }
         MapStore.Head head = store.headOf(row);
         UnaryOperator<EscapeMap> made = map -> change.of(map, head.map().retired());
-        EscapeMap changed = base == row.head() ? made.apply(head.map().index().map())
-                : merged(row, base, head.parts(), made);
-        Soundness.require(changed);
-        Parts.Step step = head.parts().to(MapParts.of(changed, row.head() + 1));
+        boolean onHead = base == row.head();
+        EscapeMap changed = onHead ? made.apply(head.map().index().map()) : merged(row, base, head.parts(), made);
+        if (!sound || !onHead) {
+            Soundness.require(changed);
+        }
+        Parts.Step step = head.parts().to(MapParts.of(changed, row.head() + 1, head));
         if (step.isEmpty()) {
             return head.map();
         }
@@ -114,12 +126,17 @@ public class MapEditing {
     /** A change made on an older revision, brought together with what has happened since. */
     private EscapeMap merged(MapRow row, int base, Parts head, UnaryOperator<EscapeMap> change) {
         Parts then = revisions.partsAt(row.id(), base);
-        Parts mine = MapParts.of(change.apply(MapParts.toMap(then)), base);
+        EscapeMap before = MapParts.toMap(then);
+        Parts mine = MapParts.of(change.apply(before), base,
+                new MapStore.Head(new StoredMap(row.id(), base, MapIndex.of(before), RetiredIds.NONE), then));
         Map<PartKey, PartState> merged = new LinkedHashMap<>(head.rows());
         Set<PartKey> keys = new LinkedHashSet<>(then.rows().keySet());
         keys.addAll(mine.rows().keySet());
         Set<PartKey> touched = new LinkedHashSet<>();
         for (PartKey key : keys) {
+            if (Parts.same(then.get(key), mine.get(key))) {
+                continue;
+            }
             Optional<TreeMerge.Merged> part = TreeMerge.merge(MapParts.json(then.get(key)), MapParts.json(mine.get(key)),
                     MapParts.json(head.get(key)));
             if (part.isEmpty()) {

@@ -1,7 +1,10 @@
 package app.narrowgate.server.map;
 
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.Part;
+import app.narrowgate.core.map.PartKind;
 import app.narrowgate.exchange.map.MapJson;
+import app.narrowgate.exchange.map.PartJson;
 import app.narrowgate.server.revision.PartKey;
 import app.narrowgate.server.revision.PartState;
 import app.narrowgate.server.revision.Parts;
@@ -27,25 +30,40 @@ final class MapParts {
 
     /** The parts of {@code map} as they begin in {@code revision}, in the file's order. */
     static Parts of(EscapeMap map, int revision) {
+        return of(map, revision, (kind, part) -> null);
+    }
+
+    /** The same, for a map that came of {@code before}: what is still the same object is not written again. */
+    static Parts of(EscapeMap map, int revision, MapStore.Head before) {
+        return of(map, revision, (kind, part) -> before.map().index().part(kind, part.id()).orElse(null) == part
+                ? before.parts().get(new PartKey(kind.list(), part.id().value())) : null);
+    }
+
+    /** Rows that are known already; null for what is not. */
+    private interface Known {
+        PartState row(PartKind<?> kind, Part part);
+    }
+
+    private static Parts of(EscapeMap map, int revision, Known known) {
         Map<PartKey, PartState> rows = new LinkedHashMap<>();
-        ObjectNode head = JSON.createObjectNode();
-        for (Map.Entry<String, JsonNode> field : MapJson.write(map).properties()) {
-            if (!field.getValue().isArray()) {
-                head.set(field.getKey(), field.getValue());
-                continue;
-            }
-            int position = 0;
-            for (JsonNode part : field.getValue()) {
-                add(rows, new PartState(field.getKey(), part.get("id").stringValue(), revision, null, position++,
-                        part.toString()));
-            }
-        }
-        add(rows, new PartState(HEAD, HEAD, revision, null, 0, head.toString()));
+        PartKind.ALL.forEach(kind -> add(rows, kind, map, revision, known));
+        PartState head = new PartState(HEAD, HEAD, revision, null, 0, MapJson.writeHead(map).toString());
+        rows.put(head.key(), head);
         return new Parts(rows);
     }
 
-    private static void add(Map<PartKey, PartState> rows, PartState row) {
-        rows.put(row.key(), row);
+    private static <T extends Part> void add(Map<PartKey, PartState> rows, PartKind<T> kind, EscapeMap map, int revision,
+            Known known) {
+        int position = 0;
+        for (T part : map.parts(kind)) {
+            PartState row = known.row(kind, part);
+            if (row == null) {
+                row = new PartState(kind.list(), part.id().value(), revision, null, position,
+                        PartJson.write(kind, part).toString());
+            }
+            rows.put(row.key(), row);
+            position++;
+        }
     }
 
     /** The map that the parts make together. */

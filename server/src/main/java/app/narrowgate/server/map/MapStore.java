@@ -8,12 +8,12 @@ import app.narrowgate.core.map.RetiredIds;
 import app.narrowgate.server.problem.NotFoundException;
 import app.narrowgate.server.revision.Parts;
 import app.narrowgate.server.revision.Revisions;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.HashSet;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
@@ -25,9 +25,13 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 @Service
 public class MapStore {
 
+    /** In parts of the maps remembered, some kilobytes each: two hundred maps like the demo's, or a few very large. */
+    private static final long MOST_WEIGHT = 50_000;
+
     private final MapMapper mapper;
     private final Revisions revisions;
-    private final Map<UUID, Head> heads = new ConcurrentHashMap<>();
+    private final Cache<UUID, Head> heads = Caffeine.newBuilder().maximumWeight(MOST_WEIGHT)
+            .weigher((UUID id, Head head) -> head.parts().rows().size()).build();
 
     /** A map's newest state as far as it is known here, with the parts as they are stored. */
     record Head(StoredMap map, Parts parts) {
@@ -107,7 +111,7 @@ public class MapStore {
      * has not written a revision of its own, which {@link #advance} does instead.
      */
     Head headOf(MapRow row) {
-        Head known = heads.get(row.id());
+        Head known = heads.getIfPresent(row.id());
         if (known != null && known.map().revision() == row.head()) {
             return known;
         }
@@ -151,7 +155,7 @@ public class MapStore {
     }
 
     private void remember(Head head) {
-        heads.merge(head.map().id(), head,
+        heads.asMap().merge(head.map().id(), head,
                 (known, next) -> known.map().revision() > next.map().revision() ? known : next);
     }
 

@@ -16,6 +16,7 @@ import app.narrowgate.core.map.Response;
 import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.map.StanceRef;
 import app.narrowgate.core.map.Technique;
+import app.narrowgate.server.config.RenderedOnce;
 import app.narrowgate.server.revision.Revision;
 import app.narrowgate.server.revision.RevisionView;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -28,6 +29,7 @@ import java.util.UUID;
 
 /** A map as the client sees it: the open format's content, with the revision and what can be undone. */
 @Schema(name = "Map")
+@RenderedOnce
 public record MapView(UUID id, int revision, String title, String about, HouseView house, List<Named> families, List<Named> facts,
         List<MovementView> movements, List<PrincipleView> principles, List<TechniqueView> techniques,
         List<SituationView> situations, List<OutcomeView> outcomes, List<ReactionView> reactions, List<AimView> aims,

@@ -1,6 +1,8 @@
 package app.narrowgate.server.map;
 
 import app.narrowgate.server.revision.Revisions;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import org.springframework.stereotype.Component;
 
 /** Makes the client's view of a stored map, with what can be undone. */
@@ -8,6 +10,8 @@ import org.springframework.stereotype.Component;
 public class MapViews {
 
     private final Revisions revisions;
+    /** A view changes with its revision only, and is rendered once if it is one object. */
+    private final Cache<StoredMap, MapView> views = Caffeine.newBuilder().weakKeys().build();
 
     MapViews(Revisions revisions) {
         this.revisions = revisions;
@@ -15,7 +19,7 @@ public class MapViews {
 
     /** The view of {@code stored}. */
     public MapView of(StoredMap stored) {
-        return MapView.of(stored, revisions.undoable(stored.id(), stored.revision()).orElse(null),
-                revisions.redoable(stored.id(), stored.revision()).orElse(null));
+        return views.get(stored, map -> MapView.of(map, revisions.undoable(map.id(), map.revision()).orElse(null),
+                revisions.redoable(map.id(), map.revision()).orElse(null)));
     }
 }

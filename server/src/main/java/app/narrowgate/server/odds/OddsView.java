@@ -7,6 +7,7 @@ import app.narrowgate.core.odds.Odds;
 import app.narrowgate.core.odds.ReactionOdds;
 import app.narrowgate.core.odds.ResponseOdds;
 import app.narrowgate.core.odds.SituationOdds;
+import app.narrowgate.server.config.RenderedOnce;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
 import java.util.LinkedHashMap;
@@ -16,6 +17,7 @@ import java.util.OptionalDouble;
 
 /** Odds as the client sees them; every worth and chance in [0,1], to nine decimals: what is certified is 1e-6. */
 @Schema(name = "Odds")
+@RenderedOnce
 record OddsView(int revision, String aim, String matchup, double read, double late, double start, boolean converged,
         Map<String, SituationOddsView> situations) {
 

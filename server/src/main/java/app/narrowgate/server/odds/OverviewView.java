@@ -6,6 +6,7 @@ import app.narrowgate.core.map.PlaceKind;
 import app.narrowgate.core.odds.Odds;
 import app.narrowgate.core.odds.ReactionOdds;
 import app.narrowgate.core.odds.SituationOdds;
+import app.narrowgate.server.config.RenderedOnce;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
 import java.util.LinkedHashMap;
@@ -13,6 +14,7 @@ import java.util.Map;
 
 /** What a view of the whole map shows of the odds: some tenth of what {@link OddsView} holds. */
 @Schema(name = "OddsOverview")
+@RenderedOnce
 record OverviewView(int revision, double start, boolean converged, Map<String, GlanceView> situations) {
 
     @Schema(name = "SituationGlance")

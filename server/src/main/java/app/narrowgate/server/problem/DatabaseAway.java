@@ -2,6 +2,7 @@ package app.narrowgate.server.problem;
 
 import java.sql.SQLException;
 import java.sql.SQLTransientConnectionException;
+import org.springframework.transaction.TransactionSystemException;
 
 /** Whether a request failed because the database does not answer, and what that means for what was to be stored. */
 final class DatabaseAway {
@@ -32,6 +33,12 @@ final class DatabaseAway {
         for (Throwable cause = e; cause != null && depth < 30; cause = cause.getCause(), depth++) {
             if (cause instanceof SQLException sql && isAway(sql)) {
                 return sql;
+            }
+            // Rolling back over a connection that is gone fails, too, and hides why.
+            SQLException first = cause instanceof TransactionSystemException over && over.getApplicationException() != null
+                    ? find(over.getApplicationException()) : null;
+            if (first != null) {
+                return first;
             }
         }
         return null;

@@ -66,7 +66,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         String type = wanted(e.getRequiredType());
         String name = e.getName();
         return withProblems(problem(HttpStatus.BAD_REQUEST, "Not understood",
-                "“%s” is “%s”; %s belongs there.".formatted(name, e.getValue(), type)),
+                "%s; %s belongs there.".formatted(GivenValue.told(name, e.getValue()), type)),
                 List.of(new Problem("/" + name, type + " belongs here")));
     }
 
@@ -106,8 +106,8 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         List<Problem> problems = e.getParameterValidationResults().stream()
                 .map(result -> new Problem("/" + result.getMethodParameter().getParameterName(),
-                        "“%s” is %s; it %s".formatted(result.getMethodParameter().getParameterName(),
-                                result.getArgument(), result.getResolvableErrors().get(0).getDefaultMessage())))
+                        "%s; it %s.".formatted(GivenValue.told(result.getMethodParameter().getParameterName(),
+                                result.getArgument()), result.getResolvableErrors().get(0).getDefaultMessage())))
                 .toList();
         return ResponseEntity.badRequest().body(withProblems(
                 problem(HttpStatus.BAD_REQUEST, "Not understood", problems.get(0).message()), problems));
@@ -124,9 +124,9 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     private static Problem problem(FieldError error) {
         String place = "/" + error.getField().replace('.', '/');
         return error.isBindingFailure()
-                ? new Problem(place, "“%s” is “%s”; a number belongs there.".formatted(error.getField(),
-                        error.getRejectedValue()))
-                : new Problem(place, "“%s” is “%s”; it %s.".formatted(error.getField(), error.getRejectedValue(),
+                ? new Problem(place, "%s; a number belongs there.".formatted(
+                        GivenValue.told(error.getField(), error.getRejectedValue())))
+                : new Problem(place, "%s; it %s.".formatted(GivenValue.told(error.getField(), error.getRejectedValue()),
                         error.getDefaultMessage()));
     }
 

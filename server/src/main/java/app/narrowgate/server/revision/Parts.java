@@ -92,7 +92,8 @@ public record Parts(Map<PartKey, PartState> rows) {
                 .thenComparing(PartState::partId)).toList();
     }
 
-    private static boolean same(PartState one, PartState other) {
+    /** True for two states of a part that is there and says the same. */
+    public static boolean same(PartState one, PartState other) {
         return one != null && other != null && one.body().equals(other.body());
     }
 }

@@ -212,4 +212,22 @@ class BadInputTest extends DemoMapTest {
         refused(client.post("/api/maps", "title: a map"));
         refused(client.put("/api/maps", "{}"));
     }
+
+    /** The connector refuses these before anything of the program is asked. */
+    @Test
+    void whatTheConnectorRefusesHasASentenceToo() {
+        for (String path : new String[] {map + "/questions/%5C", "/api/maps/%00", "/api/{maps}"}) {
+            Answer answer = client.raw(path);
+            assertThat(answer.status()).as(path).isEqualTo(400);
+            assertThat(answer.type()).as(path).startsWith("application/problem+json");
+            assertThat(answer.json().get("detail").stringValue()).as(path).contains("not well formed");
+        }
+    }
+
+    @Test
+    void aPasswordIsNeverRepeated() {
+        String password = "secret-".repeat(40);
+        Answer answer = server.client().post("/api/session", "{\"name\":\"tamsin\",\"password\":\"%s\"}".formatted(password));
+        assertThat(answer.text()).doesNotContain("secret-");
+    }
 }

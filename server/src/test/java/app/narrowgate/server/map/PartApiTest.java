@@ -231,11 +231,11 @@ class PartApiTest extends DemoMapTest {
         assertThat(map.get("families")).isNotEmpty();
         assertThat(client.post("/api/maps/new", "{\"title\":\"Ref\",\"source\":\"reference\"}").status()).isEqualTo(201);
         assertThat(client.post("/api/maps/new", "{\"title\":\"Bad\",\"source\":\"cloud\"}").status()).isEqualTo(422);
+        Answer renamed = client.put("/api/maps/" + empty, "{\"revision\":1,\"title\":\"Mine too\",\"about\":\"Draft\"}");
+        assertThat(renamed.json().get("title").stringValue()).isEqualTo("Mine too");
         assertThat(client.put("/api/maps/" + empty + "/archived?away=true", "").status()).isEqualTo(204);
         assertThat(StreamSupport.stream(client.get("/api/maps").json().spliterator(), false)
                 .filter(m -> m.get("id").stringValue().equals(empty)).findFirst().orElseThrow()
                 .get("archived").booleanValue()).isTrue();
-        Answer renamed = client.put("/api/maps/" + empty, "{\"revision\":1,\"title\":\"Mine too\",\"about\":\"Draft\"}");
-        assertThat(renamed.json().get("title").stringValue()).isEqualTo("Mine too");
     }
 }
