@@ -2,6 +2,7 @@ package app.narrowgate.exchange.map;
 
 import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.ProblemsException;
+import app.narrowgate.core.check.Text;
 import app.narrowgate.core.map.EscapeMap;
 import java.util.List;
 import tools.jackson.core.JacksonException;
@@ -92,7 +93,7 @@ public final class MapJson {
             return root;
         } catch (JacksonException e) {
             throw new ProblemsException(List.of(
-                    new Problem(place(e.getLocation()), "This is not JSON: " + e.getOriginalMessage())));
+                    new Problem(place(e.getLocation()), "This is not JSON: %s.".formatted(Text.shown(e.getOriginalMessage())))));
         }
     }
 
