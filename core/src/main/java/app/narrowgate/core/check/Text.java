@@ -47,9 +47,12 @@ public record Text(int least, int most) {
         return c == 0 || Character.getType(c) == Character.SURROGATE || (c & 0xFFFE) == 0xFFFE || c >= 0xFDD0 && c <= 0xFDEF;
     }
 
-    /** Anything as it can be shown in a sentence: what no text may hold is shown as the sign for a lost character. */
+    /**
+     * Anything as it can be shown in a sentence: what no text may hold is shown as the sign for a lost character, and
+     * nothing turns the sentence round.
+     */
     public static String shown(String value) {
-        return value.codePoints().map(c -> c != '\n' && (isControl(c) || isBroken(c)) ? 0xFFFD : c)
+        return DIRECTION.matcher(value).replaceAll("").codePoints().map(c -> c != '\n' && (isControl(c) || isBroken(c)) ? 0xFFFD : c)
                 .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append).toString();
     }
 

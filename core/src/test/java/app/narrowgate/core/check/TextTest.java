@@ -24,6 +24,7 @@ class TextTest {
         assertThat(Text.isBroken(broken)).isTrue();
         assertThat(Text.TITLE.problem("The title", broken)).isPresent();
         assertThat(Text.isBroken(Text.shown(broken))).isFalse();
+        assertThat(Text.shown("a" + broken + "\u202eb")).doesNotContain("\u202e");
     }
 
     @ParameterizedTest
