@@ -164,7 +164,8 @@ start_database() {
 least_rights() {
   PG_OWNER_PASSWORD=$(password_of owner)
   PG_WORK_PASSWORD=$(password_of work)
-  sql narrowgate "
+  # From a pipe: a command line can be read by everybody on the machine.
+  sql_of narrowgate <<<"
     do \$\$ begin
       if not exists (select from pg_roles where rolname = 'narrowgate_owner') then create role narrowgate_owner login; end if;
       if not exists (select from pg_roles where rolname = 'narrowgate_work') then create role narrowgate_work login; end if;
@@ -205,6 +206,11 @@ restart_database() {
 
 stop_database() {
   as_postgres "$(postgres_bin)/pg_ctl" -D "$PG_DATA" -w -t 60 -m fast stop >/dev/null 2>&1 || true
+}
+
+# sql_of DATABASE: what comes in.
+sql_of() {
+  PGPASSWORD=$PG_PASSWORD "$(postgres_bin)/psql" -qAt -v ON_ERROR_STOP=1 -h 127.0.0.1 -p "$PG_PORT" -U narrowgate -d "$1"
 }
 
 sql() {

@@ -52,7 +52,8 @@ public record Text(int least, int most) {
      * nothing turns the sentence round.
      */
     public static String shown(String value) {
-        return DIRECTION.matcher(value).replaceAll("").codePoints().map(c -> c != '\n' && (isControl(c) || isBroken(c)) ? 0xFFFD : c)
+        return DIRECTION.matcher(value).replaceAll("").codePoints()
+                .map(c -> c != '\n' && (isControl(c) || isBroken(c)) ? 0xFFFD : c)
                 .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append).toString();
     }
 

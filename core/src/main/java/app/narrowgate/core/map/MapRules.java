@@ -26,7 +26,10 @@ public final class MapRules {
         this.index = MapIndex.of(map);
     }
 
-    /** The problems of {@code map}, in its order, as {@link Problems} tells them; empty when the parts fit. Time linear in the map. */
+    /**
+     * The problems of {@code map}, in its order, as {@link Problems} tells them; empty when the parts fit. Time linear in
+     * the map.
+     */
     public static List<Problem> problems(EscapeMap map) {
         MapRules rules = new MapRules(map);
         rules.check();

@@ -29,7 +29,10 @@ public final class MapJson {
 
     /** Names, values and brackets of a file. The demo’s map has 14,000 at 300 responses: room for 40,000 responses. */
     public static final int MOST_TOKENS = 2_000_000;
-    /** Objects of a file, each of which costs memory however empty it is. The demo’s map has 1,200: room for 50,000 responses. */
+    /**
+     * Objects of a file, each of which costs memory however empty it is. The demo’s map has 1,200: room for 50,000
+     * responses.
+     */
     public static final int MOST_OBJECTS = 200_000;
     /** Brackets within brackets; a map needs {@code Requirement.MOST_DEPTH} and a few. */
     private static final int MOST_DEPTH = 64;

@@ -5,10 +5,11 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.io.StringReader;
 import java.io.UncheckedIOException;
-import java.util.Locale;
 import java.util.zip.Deflater;
 import java.util.zip.GZIPOutputStream;
+import org.apache.tomcat.util.http.parser.AcceptEncoding;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpInputMessage;
 import org.springframework.http.HttpOutputMessage;
@@ -93,20 +94,12 @@ class RenderedOnceConverter extends AbstractHttpMessageConverter<Object> {
     }
 
     /** True where the request takes gzip at all; with a weight of 0 it does not. */
-    private static boolean takesGzip() {
+    private static boolean takesGzip() throws IOException {
         if (!(RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes request)) {
             return false;
         }
         String takes = request.getRequest().getHeader(HttpHeaders.ACCEPT_ENCODING);
-        if (takes == null) {
-            return false;
-        }
-        for (String one : takes.toLowerCase(Locale.ROOT).split(",")) {
-            String[] coding = one.strip().split("\\s*;\\s*q\\s*=\\s*", 2);
-            if (coding[0].equals("gzip")) {
-                return coding.length == 1 || !coding[1].matches("0(\\.0*)?");
-            }
-        }
-        return false;
+        return takes != null && AcceptEncoding.parse(new StringReader(takes)).stream()
+                .anyMatch(one -> one.getEncoding().equalsIgnoreCase("gzip") && one.getQuality() > 0);
     }
 }

@@ -96,8 +96,8 @@ public class MapStore {
 
     private static MapRow changeable(MapRow row) {
         if (row.archivedAt() != null) {
-            throw new RefusedException("“%s” has been put away, so nothing about it is changed. Take it out again, or copy it."
-                    .formatted(row.title()));
+            throw new RefusedException(
+                    "“%s” has been put away, so nothing about it is changed. Take it out again, or copy it.".formatted(row.title()));
         }
         return row;
     }

@@ -48,17 +48,16 @@ public class AnswerStore {
 
     private final AsyncCache<Question, Object> answers = Caffeine.newBuilder().maximumWeight(MOST_WEIGHT)
             .weigher((Question question, Object answer) -> question.weight()).buildAsync();
+    private final Desk desk;
+
+    AnswerStore(Desk desk) {
+        this.desk = desk;
+    }
 
     /** The size of a map in situations, reactions and responses. */
     static int weight(MapIndex index) {
         EscapeMap map = index.map();
         return 1 + map.situations().size() + map.reactions().stream().mapToInt(r -> 1 + r.responses().size()).sum();
-    }
-
-    private final Desk desk;
-
-    AnswerStore(Desk desk) {
-        this.desk = desk;
     }
 
     /**

@@ -30,7 +30,7 @@ final class GivenValue {
         boolean plain = value instanceof CharSequence || value instanceof Number || value instanceof Boolean
                 || value instanceof java.util.UUID || value instanceof Enum<?>;
         String text = plain ? value.toString() : "";
-        return plain ? "“%s” is “%s”".formatted(field, Text.shown(text.length() <= MOST ? text : text.substring(0, MOST) + "…"))
-                : "“%s” is not right".formatted(field);
+        String told = Text.shown(text.length() <= MOST ? text : text.substring(0, MOST) + "…");
+        return plain ? "“%s” is “%s”".formatted(field, told) : "“%s” is not right".formatted(field);
     }
 }

@@ -1,6 +1,7 @@
 package app.narrowgate.server.problem;
 
 import app.narrowgate.core.check.Problem;
+import app.narrowgate.core.check.Problems;
 import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.check.RefusedException;
 import java.util.List;
@@ -49,9 +50,10 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler(ProblemsException.class)
     ProblemDetail problems(ProblemsException e) {
-        String detail = e.problems().size() == 1
-                ? e.problems().get(0).message()
-                : "%d things are wrong; nothing was stored.".formatted(e.problems().size());
+        int count = e.problems().size();
+        String detail = count == 1 ? e.problems().get(0).message()
+                : count < Problems.MOST ? "%d things are wrong; nothing was stored.".formatted(count)
+                : "At least %d things are wrong; nothing was stored.".formatted(Problems.MOST);
         return withProblems(problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not accepted", detail), e.problems());
     }
 

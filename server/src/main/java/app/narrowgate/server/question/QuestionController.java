@@ -68,12 +68,12 @@ class QuestionController {
             @Nullable Double gain, @Nullable String author, @Nullable Instant at) {
     }
 
-    private final QuestionStore questions;
-    private final MapStore maps;
     /** What is computed for the questions about a map. */
     private record Estimates(List<Finding> unanswered, AnswerWorth worth) {
     }
 
+    private final QuestionStore questions;
+    private final MapStore maps;
     private final SolvedMaps solved;
     private final AnswerStore answers;
     private final MapViews views;

@@ -127,10 +127,7 @@ class RunTest {
     /** In the middle of a step, where nobody tells how far it is. */
     @Test
     void stoppingIsHeardInTheMiddleOfAStep() throws InterruptedException {
-        Run run = run();
-        CountDownLatch begun = new CountDownLatch(1);
-        worker.work(run, progress -> loopUntilStopped(begun));
-        begun.await();
+        Run run = inTheMiddleOfAStep();
         run.stop();
         assertThat(end(run)).isEqualTo(Run.State.STOPPED);
         Run next = run();
@@ -140,10 +137,7 @@ class RunTest {
 
     @Test
     void oneThatNobodyAsksForIsStoppedInTheMiddleOfAStep() throws InterruptedException {
-        Run run = run();
-        CountDownLatch begun = new CountDownLatch(1);
-        worker.work(run, progress -> loopUntilStopped(begun));
-        begun.await();
+        Run run = inTheMiddleOfAStep();
         worker.look();
         assertThat(run.isStopping()).isFalse();
         now.set(NOON.plus(Run.PATIENCE).plusMillis(1));
@@ -151,11 +145,17 @@ class RunTest {
         assertThat(end(run)).isEqualTo(Run.State.STOPPED);
     }
 
-    private static RunResult loopUntilStopped(CountDownLatch begun) {
-        while (true) {
-            begun.countDown();
-            Stopping.check();
-        }
+    private Run inTheMiddleOfAStep() throws InterruptedException {
+        Run run = run();
+        CountDownLatch begun = new CountDownLatch(1);
+        worker.work(run, progress -> {
+            while (true) {
+                begun.countDown();
+                Stopping.check();
+            }
+        });
+        begun.await();
+        return run;
     }
 
     @Test
