@@ -2,9 +2,12 @@ package app.narrowgate.core.map;
 
 import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.Problems;
+import java.util.Collections;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -20,6 +23,8 @@ public final class MapRules {
     private final EscapeMap map;
     private final MapIndex index;
     private final Problems problems = new Problems();
+    /** The parts that are known to fit, as objects. */
+    private final Set<Part> known = Collections.newSetFromMap(new IdentityHashMap<>());
 
     private MapRules(EscapeMap map) {
         this.map = map;
@@ -36,15 +41,34 @@ public final class MapRules {
         return rules.problems.list();
     }
 
+    /**
+     * As {@link #problems(EscapeMap)} for a map that came of {@code before}, whose parts fit: what stands on both as the
+     * very same object is not looked at again, unless something that could be named went.
+     */
+    public static List<Problem> problems(EscapeMap map, EscapeMap before) {
+        MapRules rules = new MapRules(map);
+        if (rules.hasEveryNameOf(before)) {
+            PartKind.ALL.forEach(kind -> rules.known.addAll(before.parts(kind)));
+        }
+        rules.check();
+        return rules.problems.list();
+    }
+
+    private boolean hasEveryNameOf(EscapeMap before) {
+        return before.principles() == map.principles() && PartKind.ALL.stream().allMatch(kind ->
+                before.parts(kind) == map.parts(kind)
+                        || before.parts(kind).stream().allMatch(part -> index.part(kind, part.id()).isPresent()));
+    }
+
     private void check() {
         PartKind.ALL.forEach(kind -> unique(kind.list(), map.parts(kind), Part::id));
         placesDiffer();
         PartKind.ALL.forEach(this::references);
-        each("principles", map.principles(), this::principle);
-        each("techniques", map.techniques(), this::stance);
-        each("reactions", map.reactions(),
+        eachNew("principles", map.principles(), this::principle);
+        eachNew("techniques", map.techniques(), this::stance);
+        eachNew("reactions", map.reactions(),
                 (reaction, at) -> unique(at.substring(1) + "/responses", reaction.responses(), Response::id));
-        each("holds", map.holds(), this::hold);
+        eachNew("holds", map.holds(), this::hold);
         map.house().matchup().ifPresent(
                 matchup -> named("/house/matchup", matchup, id -> index.matchup(id).isPresent(), "matchup"));
         if (map.aims().isEmpty()) {
@@ -62,19 +86,15 @@ public final class MapRules {
                 to.stream().map(PartKind::noun).collect(Collectors.joining(" or ")));
     }
 
-    /** Whatever a field names is there. Looked at on every edit, so a place is written out only where it is wrong. */
     private <T extends Part> void references(PartKind<T> kind) {
         List<Names<T>> fields = kind.references().stream().map(this::names).toList();
-        List<T> parts = map.parts(kind);
-        for (int i = 0; i < parts.size(); i++) {
+        eachNew(kind.list(), map.parts(kind), (part, at) -> {
             for (Names<T> field : fields) {
-                for (Reference.Named name : field.reference().reader().apply(parts.get(i))) {
-                    if (!field.exist().test(name.id())) {
-                        missing("/%s/%d%s".formatted(kind.list(), i, name.at()), name.id(), field.nouns());
-                    }
+                for (Reference.Named name : field.reference().reader().apply(part)) {
+                    named(at + name.at(), name.id(), field.exist(), field.nouns());
                 }
             }
-        }
+        });
     }
 
     private void placesDiffer() {
@@ -144,6 +164,14 @@ public final class MapRules {
 
     private interface Visit<T> {
         void at(T part, String place);
+    }
+
+    private <T extends Part> void eachNew(String list, List<T> parts, Visit<T> visit) {
+        for (int i = 0; i < parts.size(); i++) {
+            if (!known.contains(parts.get(i))) {
+                visit.at(parts.get(i), "/" + list + "/" + i);
+            }
+        }
     }
 
     private static <T> void each(String list, List<T> parts, Visit<T> visit) {

@@ -42,7 +42,7 @@ final class StrategyGuess {
     private final Game game;
     private final EndComponents endComponents;
     private final int[] local;
-    private final WorkBudget budget = new WorkBudget(MOST_WORK);
+    private final ChosenChain chain;
 
     StrategyGuess(Moves moves, EndComponents endComponents) {
         this.moves = moves;
@@ -50,6 +50,7 @@ final class StrategyGuess {
         this.endComponents = endComponents;
         this.local = new int[game.situations];
         Arrays.fill(local, -1);
+        this.chain = new ChosenChain(moves, local, MOST_ROUNDS, new WorkBudget(MOST_WORK));
     }
 
     /**
@@ -99,12 +100,12 @@ final class StrategyGuess {
      */
     private void settle(int[] members, int[] trial, double[] guess, double toll, boolean[] fixed) {
         for (int round = 0; round < MOST_ROUNDS; round++) {
-            evaluate(members, trial, guess, toll);
+            chain.evaluate(members, trial, guess, toll);
             if (!improve(members, trial, guess, toll, fixed)) {
                 return;
             }
         }
-        evaluate(members, trial, guess, toll);
+        chain.evaluate(members, trial, guess, toll);
     }
 
     private boolean improve(int[] members, int[] trial, double[] guess, double toll, boolean[] fixed) {
@@ -133,92 +134,6 @@ final class StrategyGuess {
         return changed;
     }
 
-    /**
-     * Puts into {@code guess} the values of the chain that {@code trial} and the worst landings under {@code guess}
-     * make, every exchange paying {@code toll}; where the landings change with the values, once more with those.
-     */
-    private void evaluate(int[] members, int[] trial, double[] guess, double toll) {
-        for (int round = 0; round < (!game.read.isNone() ? MOST_ROUNDS : 1); round++) {
-            double[] solved = solve(members, trial, guess, toll);
-            boolean otherLandings = false;
-            for (int i = 0; i < members.length; i++) {
-                int o = trial[members[i]];
-                if (o != IntervalIterationSolver.NONE && moves.worstShare[o] > 0) {
-                    int before = game.landing[game.worstResponse(o, guess)];
-                    otherLandings |= valueAfter(members, solved, guess, before) > leastAfter(members, solved, guess, o);
-                }
-            }
-            for (int i = 0; i < members.length; i++) {
-                guess[members[i]] = solved[i];
-            }
-            if (!otherLandings) {
-                return;
-            }
-        }
-    }
-
-    private double valueAfter(int[] members, double[] solved, double[] guess, int place) {
-        return place < game.situations && local[place] >= 0 ? solved[local[place]] : guess[place];
-    }
-
-    private double leastAfter(int[] members, double[] solved, double[] guess, int o) {
-        double least = Double.POSITIVE_INFINITY;
-        for (int k = game.responseStart[o]; k < game.responseStart[o + 1]; k++) {
-            least = Math.min(least, valueAfter(members, solved, guess, game.landing[k]));
-        }
-        return least;
-    }
-
-    /** Values of the chain of {@code trial}; places outside the members are worth what {@code guess} says. */
-    private double[] solve(int[] members, int[] trial, double[] guess, double toll) {
-        int n = members.length;
-        int[] row = new int[n + 2];
-        IntList target = new IntList();
-        DoubleList share = new DoubleList();
-        double[] gained = new double[n + 1];
-        double[] atEnds = new double[n + 1];
-        for (int i = 0; i < n; i++) {
-            int s = members[i];
-            int o = trial[s];
-            if (o == IntervalIterationSolver.NONE) {
-                atEnds[i] = game.worth[s];
-            } else {
-                gained[i] = toll;
-                double outside = 0;
-                outside += put(game.stuffed[o], moves.stuffedShare[o], guess, target, share, gained, i);
-                outside += put(game.becomes[s], moves.lateShare[o], guess, target, share, gained, i);
-                for (int k = game.responseStart[o]; k < game.responseStart[o + 1]; k++) {
-                    outside += put(game.landing[k], moves.share[k], guess, target, share, gained, i);
-                }
-                if (moves.worstShare[o] > 0) {
-                    outside += put(game.landing[game.worstResponse(o, guess)], moves.worstShare[o], guess, target, share,
-                            gained, i);
-                }
-                if (outside > 0) {
-                    target.add(n);
-                    share.add(outside);
-                }
-            }
-            row[i + 1] = target.size();
-        }
-        row[n + 1] = target.size();
-        return AbsorbingChain.of(row, target.toArray(), share.toArray(), budget).gathered(gained, atEnds);
-    }
-
-    /** Adds an arrow; where it leads outside, returns its share and counts what it gains. */
-    private double put(int place, double share, double[] guess, IntList target, DoubleList shares, double[] gained, int i) {
-        if (share <= 0) {
-            return 0;
-        }
-        if (place < game.situations && local[place] >= 0) {
-            target.add(local[place]);
-            shares.add(share);
-            return 0;
-        }
-        gained[i] += share * guess[place];
-        return share;
-    }
-
     private double lossOfASweep(int[] members) {
         double loss = 0;
         for (int s : members) {
@@ -232,7 +147,7 @@ final class StrategyGuess {
     /** {@code values} outside the members, what {@code trial} makes of them inside. */
     private double[] valuesOf(int[] members, int[] trial, double[] values, double toll) {
         double[] guess = values.clone();
-        evaluate(members, trial, guess, toll);
+        chain.evaluate(members, trial, guess, toll);
         return guess;
     }
 

@@ -6,10 +6,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.Text;
 import app.narrowgate.core.fixture.MapFixture;
+import app.narrowgate.core.fixture.RandomMaps;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -61,6 +63,30 @@ class MapRulesTest {
         }
         assertThat(places(new MapFixture().situation("a").pin(new Requirement.Any(parts), "a").map()))
                 .containsExactly("/holds/0/needs");
+    }
+
+    /** What is looked at again after a change finds what looking at everything does; half of the changes do not fit. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
+    void aChangedMapIsJudgedAsIfItWereNew(int seed) {
+        Random random = new Random(seed);
+        EscapeMap before = RandomMaps.map(random, 8, 3, 3);
+        assertThat(MapRules.problems(before)).isEmpty();
+        List<Situation> situations = new ArrayList<>(before.situations());
+        Reaction reaction = before.reactions().get(random.nextInt(before.reactions().size()));
+        Situation one = MapIndex.of(before).situation(reaction.from()).orElseThrow();
+        EscapeMap gone = before.with(PartKind.SITUATIONS, situations.stream().filter(s -> s != one).toList());
+        EscapeMap twice = before.with(PartKind.REACTIONS, List.of(reaction, reaction));
+        EscapeMap asAnOutcome = before.with(new Outcome(one.id(), "The same id", PlaceKind.GUARD));
+        EscapeMap other = before.with(RandomMaps.map(random, 9, 3, 3).reactions().get(random.nextInt(9)));
+        EscapeMap lost = new MapFixture().situation("a").reaction("a", 0.5, "nowhere").map();
+        EscapeMap leadsAway = before.with(lost.reactions().get(0));
+        for (EscapeMap after : List.of(before, gone, twice, asAnOutcome, other, leadsAway)) {
+            assertThat(MapRules.problems(after, before)).isEqualTo(MapRules.problems(after));
+        }
+        for (EscapeMap after : List.of(gone, twice, asAnOutcome, leadsAway)) {
+            assertThat(MapRules.problems(after, before)).isNotEmpty();
+        }
     }
 
     @Test

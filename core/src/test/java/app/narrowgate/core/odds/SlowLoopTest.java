@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.narrowgate.core.fixture.MapFixture;
 import app.narrowgate.core.fixture.RandomMaps;
+import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.ThinkingTime;
@@ -66,6 +67,30 @@ class SlowLoopTest {
     @Test
     void aLongChainThatFallsBackIsSolved() {
         int n = 1990;
+        SolvedMap solved = SolvedMap.of(MapIndex.of(chain(n)), WIN).converged();
+        for (int i = 1; i <= n; i++) {
+            assertThat(solved.worth(Id.of("s" + i))).isCloseTo(i / (n + 1.0), within(1e-6));
+        }
+    }
+
+    /**
+     * The same with a partner who reads: he leads back with (1+λ)/2, and with r = (1+λ)/(1-λ) the chance of the far end is
+     * (r^i - 1)/(r^(n+1) - 1) (Feller, the same place). Near the win neighbours differ by less than a double can tell from
+     * 1 while the partner's answers are still being found, and far from it they are worth less than 1e-300.
+     */
+    @ParameterizedTest
+    @ValueSource(doubles = {0.001, 0.1, 0.25, 0.5, 0.75, 0.99, 0.9999})
+    void aLongChainWithAPartnerWhoReadsIsSolved(double read) {
+        int n = 1990;
+        SolvedMap solved = SolvedMap.of(MapIndex.of(chain(n)), WIN.withRead(read)).converged();
+        double r = (1 + read) / (1 - read);
+        for (int i = 1; i <= n; i++) {
+            double expected = (Math.pow(r, i - n - 1) - Math.pow(r, -n - 1)) / (1 - Math.pow(r, -n - 1));
+            assertThat(solved.worth(Id.of("s" + i))).isCloseTo(expected, within(1e-6));
+        }
+    }
+
+    private static EscapeMap chain(int n) {
         MapFixture fixture = new MapFixture();
         for (int i = 1; i <= n; i++) {
             fixture.situation("s" + i);
@@ -73,10 +98,7 @@ class SlowLoopTest {
         for (int i = 1; i <= n; i++) {
             fixture.reaction("s" + i, 0.7, i < n ? "s" + (i + 1) : "win", i > 1 ? "s" + (i - 1) : "tap");
         }
-        SolvedMap solved = SolvedMap.of(MapIndex.of(fixture.map()), WIN).converged();
-        for (int i = 1; i <= n; i++) {
-            assertThat(solved.worth(Id.of("s" + i))).isCloseTo(i / (n + 1.0), within(1e-6));
-        }
+        return fixture.map();
     }
 
     /** What is not solved says so. */

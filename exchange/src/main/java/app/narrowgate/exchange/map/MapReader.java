@@ -79,17 +79,17 @@ final class MapReader {
             fields.problem("parts", "This map is kept in several files; give all of them, or the map as one file.");
         }
         fields.refuseUnknown();
-        return root.isObject() ? fitting(map) : refuse();
+        return root.isObject() ? fitting(map, MapRules.problems(map)) : refuse();
     }
 
     /** The map where it was read without a problem and its parts fit together. */
-    private EscapeMap fitting(EscapeMap map) {
+    private EscapeMap fitting(EscapeMap map, List<Problem> misfits) {
         if (problems.isFull()) {
             return refuse();
         }
         // A field that could not be read has been named; what its stand-in leads to is no news.
         Set<String> named = problems.list().stream().map(Problem::place).collect(Collectors.toSet());
-        MapRules.problems(map).stream().filter(p -> !named.contains(p.place())).forEach(problems::add);
+        misfits.stream().filter(p -> !named.contains(p.place())).forEach(problems::add);
         return problems.isEmpty() ? map : refuse();
     }
 
@@ -108,7 +108,7 @@ final class MapReader {
         for (PartJson.Put put : puts) {
             changed = reader.put(changed, put.kind(), put.named());
         }
-        return reader.fitting(changed);
+        return reader.fitting(changed, MapRules.problems(changed, map));
     }
 
     private <T extends Part> EscapeMap put(EscapeMap map, PartKind<T> kind, ObjectNode node) {
