@@ -78,10 +78,10 @@ public record Denials(Hold hold, List<Denial> denials, Map<Stage, Map<Id, List<I
         Map<Stage, Map<Id, List<Id>>> taught = new EnumMap<>(Stage.class);
         for (Need need : needs.values()) {
             for (Reaction reaction : index.map().reactions()) {
-                if (need.denied().contains(reaction.id()) && hold.at().contains(reaction.from())) {
-                    Stage stage = index.situation(reaction.from()).map(Situation::stage).orElseThrow();
-                    taught.computeIfAbsent(stage, s -> new LinkedHashMap<>())
-                            .computeIfAbsent(need.id(), n -> new ArrayList<>()).add(reaction.id());
+                if (need.denied().contains(reaction.id()) && hold.at().contains(reaction.from()) && !reaction.isWrong()) {
+                    index.situation(reaction.from()).flatMap(Situation::stage)
+                            .ifPresent(stage -> taught.computeIfAbsent(stage, s -> new LinkedHashMap<>())
+                                    .computeIfAbsent(need.id(), n -> new ArrayList<>()).add(reaction.id()));
                 }
             }
         }

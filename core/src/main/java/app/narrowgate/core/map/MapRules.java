@@ -68,6 +68,7 @@ public final class MapRules {
         eachNew("techniques", map.techniques(), this::stance);
         eachNew("reactions", map.reactions(),
                 (reaction, at) -> unique(at.substring(1) + "/responses", reaction.responses(), Response::id));
+        eachNew("situations", map.situations(), this::situation);
         eachNew("holds", map.holds(), this::hold);
         map.house().matchup().ifPresent(
                 matchup -> named("/house/matchup", matchup, id -> index.matchup(id).isPresent(), "matchup"));
@@ -104,6 +105,16 @@ public final class MapRules {
                         "“%s” is also a situation; places need ids of their own.".formatted(outcome.id())));
             }
         });
+    }
+
+    private void situation(Situation situation, String at) {
+        if (situation.stage().isEmpty() && situation.rest().isEmpty()) {
+            problems.add(new Problem(at + "/stage", "“stage” is missing; only a resting place has no lateness."));
+        }
+        if (!situation.feeds().isEmpty() && situation.rest().isEmpty()) {
+            problems.add(new Problem(at + "/feeds",
+                    "Only from a resting place is something begun anew; say what they do as responses."));
+        }
     }
 
     private void principle(Principle principle, String at) {

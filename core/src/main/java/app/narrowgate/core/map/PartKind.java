@@ -37,12 +37,16 @@ public final class PartKind<T extends Part> {
             Situation::title,
             new Reference<>("family", Set.of(Family.class), s -> Reference.one("family", Optional.of(s.family())),
                     (s, instead) -> instead.apply(s.family()).map(s::withFamily)),
-            new Reference<>("facts", Set.of(Fact.class), s -> Reference.facts("facts", s.facts()),
+            new Reference<>("facts", Set.of(Fact.class), s -> Reference.keys("facts", s.facts()),
                     (s, instead) -> Optional.of(s.withFacts(Reference.replaced(s.facts(), instead)))),
             new Reference<>("clock", PLACES, s -> Reference.one("clock/becomes", s.clock().map(Clock::becomes)),
                     (s, instead) -> Optional.of(s.withClock(s.clock().flatMap(
-                            clock -> instead.apply(clock.becomes()).map(place -> new Clock(clock.seconds(), place)))))));
-    public static final PartKind<Outcome> OUTCOMES = titled("outcomes", "outcome", Outcome.class, Outcome::title);
+                            clock -> instead.apply(clock.becomes()).map(place -> new Clock(clock.seconds(), place)))))),
+            new Reference<>("feeds", Set.of(Situation.class), s -> Reference.several("feeds", s.feeds()),
+                    (s, instead) -> Optional.of(s.withFeeds(Reference.replaced(s.feeds(), instead)))));
+    public static final PartKind<Outcome> OUTCOMES = titled("outcomes", "outcome", Outcome.class, Outcome::title,
+            new Reference<>("then", Set.of(Situation.class), o -> Reference.one("then", o.then()),
+                    (o, instead) -> Optional.of(o.withThen(o.then().flatMap(instead)))));
     public static final PartKind<Reaction> REACTIONS = new PartKind<>("reactions", "reaction", Reaction.class,
             (reaction, index) -> index.reactionTitle(reaction), List.of(
             new Reference<>("from", Set.of(Situation.class), r -> Reference.one("from", Optional.of(r.from())),
@@ -50,16 +54,18 @@ public final class PartKind<T extends Part> {
             new Reference<>("technique", Set.of(Technique.class),
                     r -> Reference.one("technique", Optional.of(r.technique())),
                     (r, instead) -> instead.apply(r.technique()).map(r::withTechnique)),
-            new Reference<>("needs", Set.of(Fact.class), r -> Reference.facts("needs", r.needs()),
+            new Reference<>("needs", Set.of(Fact.class), r -> Reference.keys("needs", r.needs()),
                     (r, instead) -> Optional.of(r.withNeeds(Reference.replaced(r.needs(), instead)))),
             new Reference<>("stuffed", PLACES, r -> Reference.one("stuffed", r.stuffed()),
                     (r, instead) -> Optional.of(r.withStuffed(r.stuffed().flatMap(instead)))),
             new Reference<>("leads", PLACES, PartKind::landings,
                     (r, instead) -> Optional.of(r.withResponses(r.responses().stream()
                             .map(response -> response.withLeads(response.leads().flatMap(instead))).toList())))));
-    public static final PartKind<Aim> AIMS = titled("aims", "aim", Aim.class, Aim::title);
+    public static final PartKind<Aim> AIMS = titled("aims", "aim", Aim.class, Aim::title,
+            new Reference<>("places", PLACES, a -> Reference.keys("places", a.places()),
+                    (a, instead) -> Optional.of(a.withPlaces(Reference.replaced(a.places(), instead)))));
     public static final PartKind<Matchup> MATCHUPS = titled("matchups", "matchup", Matchup.class, Matchup::title,
-            new Reference<>("facts", Set.of(Fact.class), m -> Reference.facts("facts", m.facts()),
+            new Reference<>("facts", Set.of(Fact.class), m -> Reference.keys("facts", m.facts()),
                     (m, instead) -> Optional.of(m.withFacts(Reference.replaced(m.facts(), instead)))));
     public static final PartKind<RateRule> RULES = titled("rules", "rate rule", RateRule.class, RateRule::title);
     public static final PartKind<Hold> HOLDS = titled("holds", "hold", Hold.class, Hold::title,

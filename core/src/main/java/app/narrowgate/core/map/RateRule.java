@@ -49,7 +49,22 @@ public record RateRule(Id id, String title, Gauge gauge, double above, double mo
         /** 1 for children. */
         CHILDREN,
         /** Levels by which the technique is above the student. */
-        ABOVE_LEVEL
+        ABOVE_LEVEL;
+
+        /** What it reads off a pair; what is read off a technique, too, is not told by a pair alone. */
+        double of(Matchup m) {
+            return switch (this) {
+                case THEY_HEAVIER -> m.weightGap();
+                case YOU_HEAVIER -> -m.weightGap();
+                case THEY_TALLER -> m.heightGap();
+                case YOU_TALLER -> -m.heightGap();
+                case JACKET -> m.jacket() ? 1 : 0;
+                case NO_JACKET -> m.jacket() ? 0 : 1;
+                case SELF_PROTECTION -> m.setting() == Occasion.SELF_PROTECTION ? 1 : 0;
+                case CHILDREN -> m.age() == AgeGroup.CHILDREN ? 1 : 0;
+                case ABOVE_LEVEL -> throw new IllegalStateException("Impossible state: a level without a technique");
+            };
+        }
     }
 
     /** What a rule shifts. */
@@ -77,17 +92,7 @@ public record RateRule(Id id, String title, Gauge gauge, double above, double mo
     }
 
     private double read(Matchup m, Technique technique) {
-        return switch (gauge) {
-            case THEY_HEAVIER -> m.weightGap();
-            case YOU_HEAVIER -> -m.weightGap();
-            case THEY_TALLER -> m.heightGap();
-            case YOU_TALLER -> -m.heightGap();
-            case JACKET -> m.jacket() ? 1 : 0;
-            case NO_JACKET -> m.jacket() ? 0 : 1;
-            case SELF_PROTECTION -> m.setting() == Occasion.SELF_PROTECTION ? 1 : 0;
-            case CHILDREN -> m.age() == AgeGroup.CHILDREN ? 1 : 0;
-            case ABOVE_LEVEL -> Math.max(0, technique.level().ordinal() - m.level().ordinal());
-        };
+        return gauge == Gauge.ABOVE_LEVEL ? Math.max(0, technique.level().ordinal() - m.level().ordinal()) : gauge.of(m);
     }
 
     /** True when the rule is about this technique at all. */

@@ -1,6 +1,7 @@
 package app.narrowgate.core.map;
 
 import app.narrowgate.core.check.Range;
+import app.narrowgate.core.check.Text;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -13,23 +14,39 @@ import java.util.Optional;
  *
  * @param from the situation
  * @param technique what is done
+ * @param when what they do or hold that makes it the one to choose; may be empty
+ * @param doNot why it is wrong, for what people do and should not; empty for an answer. What is wrong is never
+ *     recommended and no way out: it is told apart, with where it leads
  * @param needs facts that must not be contradicted there
  * @param seconds time from the decision until it is under way
  * @param works the chance that it gets going against an even partner of the same level
  * @param stuffed where a failed attempt lands; empty for the same situation
  * @param responses the top player's answers; may be empty while none is known
  */
-public record Reaction(Id id, Id from, Id technique, Map<Id, Boolean> needs, double seconds, Likelihood works,
+public record Reaction(Id id, Id from, Id technique, String when, String doNot, Map<Id, Boolean> needs, double seconds, Likelihood works,
         Optional<Id> stuffed, List<Response> responses) implements Part {
 
     /** Time a reaction may take. */
     public static final Range SECONDS = new Range(0, 120, "seconds");
 
     public Reaction {
+        Text.SENTENCE.require("When it is the one to choose", when);
+        Text.SENTENCE.require("Why not to do it", doNot);
         SECONDS.require("A reaction's time", seconds);
         Range.CHANCE.require("How often it works", works.chance());
         needs = Collections.unmodifiableMap(new LinkedHashMap<>(needs));
         responses = List.copyOf(responses);
+    }
+
+    /** An answer of which nobody has said what it answers. */
+    public static Reaction answer(Id id, Id from, Id technique, Map<Id, Boolean> needs, double seconds, Likelihood works,
+            Optional<Id> stuffed, List<Response> responses) {
+        return new Reaction(id, from, technique, "", "", needs, seconds, works, stuffed, responses);
+    }
+
+    /** True for what people do and should not. */
+    public boolean isWrong() {
+        return !doNot.isEmpty();
     }
 
     /** Where a failed attempt lands: {@link #stuffed} or the situation itself. */
@@ -44,27 +61,27 @@ public record Reaction(Id id, Id from, Id technique, Map<Id, Boolean> needs, dou
 
     /** The same reaction in another situation. */
     Reaction withFrom(Id situation) {
-        return new Reaction(id, situation, technique, needs, seconds, works, stuffed, responses);
+        return new Reaction(id, situation, technique, when, doNot, needs, seconds, works, stuffed, responses);
     }
 
     /** The same reaction by another technique. */
     Reaction withTechnique(Id other) {
-        return new Reaction(id, from, other, needs, seconds, works, stuffed, responses);
+        return new Reaction(id, from, other, when, doNot, needs, seconds, works, stuffed, responses);
     }
 
     /** The same reaction, landing elsewhere when it is stuffed. */
     Reaction withStuffed(Optional<Id> place) {
-        return new Reaction(id, from, technique, needs, seconds, works, place, responses);
+        return new Reaction(id, from, technique, when, doNot, needs, seconds, works, place, responses);
     }
 
     /** The same reaction with other needs. */
     public Reaction withNeeds(Map<Id, Boolean> others) {
-        return new Reaction(id, from, technique, others, seconds, works, stuffed, responses);
+        return new Reaction(id, from, technique, when, doNot, others, seconds, works, stuffed, responses);
     }
 
     /** The same reaction with other responses. */
     public Reaction withResponses(List<Response> others) {
-        return new Reaction(id, from, technique, needs, seconds, works, stuffed, others);
+        return new Reaction(id, from, technique, when, doNot, needs, seconds, works, stuffed, others);
     }
 
     /** The same reaction with {@code response} put in the place of the one with its id, or at the end. */

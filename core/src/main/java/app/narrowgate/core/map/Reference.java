@@ -44,9 +44,9 @@ record Reference<T extends Part>(String field, Set<Class<? extends Part>> to, Fu
         return named;
     }
 
-    /** A field from facts to whether they hold. */
-    static List<Named> facts(String field, Map<Id, Boolean> facts) {
-        return facts.keySet().stream().map(fact -> new Named("/" + field + "/" + fact, fact)).toList();
+    /** A field that says something of each id, such as of facts whether they hold. */
+    static List<Named> keys(String field, Map<Id, ?> said) {
+        return said.keySet().stream().map(id -> new Named("/" + field + "/" + id, id)).toList();
     }
 
     /** The ids replaced, each once; what has no successor is left out. */
@@ -54,15 +54,15 @@ record Reference<T extends Part>(String field, Set<Class<? extends Part>> to, Fu
         return ids.stream().flatMap(id -> instead.apply(id).stream()).distinct().toList();
     }
 
-    /** The facts replaced; a fact that is there already keeps what it says. */
-    static Map<Id, Boolean> replaced(Map<Id, Boolean> facts, Function<Id, Optional<Id>> instead) {
-        Map<Id, Boolean> replaced = new LinkedHashMap<>();
-        facts.forEach((fact, holds) -> {
-            if (instead.apply(fact).equals(Optional.of(fact))) {
-                replaced.put(fact, holds);
+    /** The ids replaced; of one that is there already what is said of it stays. */
+    static <V> Map<Id, V> replaced(Map<Id, V> said, Function<Id, Optional<Id>> instead) {
+        Map<Id, V> replaced = new LinkedHashMap<>();
+        said.forEach((id, value) -> {
+            if (instead.apply(id).equals(Optional.of(id))) {
+                replaced.put(id, value);
             }
         });
-        facts.forEach((fact, holds) -> instead.apply(fact).ifPresent(next -> replaced.putIfAbsent(next, holds)));
+        said.forEach((id, value) -> instead.apply(id).ifPresent(next -> replaced.putIfAbsent(next, value)));
         return replaced;
     }
 }

@@ -11,6 +11,7 @@ import java.util.Set;
 /**
  * A reusable piece of teaching.
  *
+ * @param alsoCalled other names that somebody may type; found by search, never shown as the title
  * @param movements the body skills it uses, in order
  * @param checkpoints short reminders, in order, at most {@value #MOST_CHECKPOINTS}
  * @param faults what goes wrong, how it feels, and the mend
@@ -22,7 +23,7 @@ import java.util.Set;
  * @param avoidWith injuries that forbid it
  * @param leansOn what a matchup can take away from it
  */
-public record Technique(Id id, String title, List<Id> movements, List<String> checkpoints, List<Fault> faults,
+public record Technique(Id id, String title, List<String> alsoCalled, List<Id> movements, List<String> checkpoints, List<Fault> faults,
         List<Question> questions, List<String> cautions, Optional<StanceRef> stance, Level level, boolean children,
         Set<Injury> avoidWith, Set<Lean> leansOn) implements Part {
 
@@ -31,6 +32,7 @@ public record Technique(Id id, String title, List<Id> movements, List<String> ch
 
     public Technique {
         Text.TITLE.require("A technique's title", title);
+        alsoCalled = PlaceNotes.names(alsoCalled);
         movements = List.copyOf(movements);
         checkpoints = List.copyOf(checkpoints);
         faults = List.copyOf(faults);
@@ -48,31 +50,31 @@ public record Technique(Id id, String title, List<Id> movements, List<String> ch
 
     /** A technique of which only the name is known yet. */
     public static Technique named(Id id, String title) {
-        return new Technique(id, title, List.of(), List.of(), List.of(), List.of(), List.of(), Optional.empty(),
+        return new Technique(id, title, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), Optional.empty(),
                 Level.NOVICE, true, Set.of(), Set.of());
     }
 
     /** The same technique with other movements. */
     Technique withMovements(List<Id> others) {
-        return new Technique(id, title, others, checkpoints, faults, questions, cautions, stance, level, children,
+        return new Technique(id, title, alsoCalled, others, checkpoints, faults, questions, cautions, stance, level, children,
                 avoidWith, leansOn);
     }
 
     /** The same technique with another stance, or none. */
     Technique withStance(Optional<StanceRef> other) {
-        return new Technique(id, title, movements, checkpoints, faults, questions, cautions, other, level, children,
+        return new Technique(id, title, alsoCalled, movements, checkpoints, faults, questions, cautions, other, level, children,
                 avoidWith, leansOn);
     }
 
     /** The same technique with other cautions. */
     public Technique withCautions(List<String> others) {
-        return new Technique(id, title, movements, checkpoints, faults, questions, others, stance, level, children,
+        return new Technique(id, title, alsoCalled, movements, checkpoints, faults, questions, others, stance, level, children,
                 avoidWith, leansOn);
     }
 
     /** The same technique, for children or not. */
     public Technique forChildren(boolean may) {
-        return new Technique(id, title, movements, checkpoints, faults, questions, cautions, stance, level, may,
+        return new Technique(id, title, alsoCalled, movements, checkpoints, faults, questions, cautions, stance, level, may,
                 avoidWith, leansOn);
     }
 

@@ -6,7 +6,7 @@ import app.narrowgate.core.check.Coded;
  * Why a reaction is closed.
  *
  * @param kind what closes it
- * @param what the id or code of the fact, stance, injury or rule
+ * @param what the id or code of the fact, stance, injury, rule or aim; of what is wrong the reaction's own id
  */
 public record Closing(Kind kind, String what) {
 
@@ -21,6 +21,10 @@ public record Closing(Kind kind, String what) {
         /** It is not for children. */
         CHILDREN,
         /** A rule of the matchup closes it. */
-        RULE
+        RULE,
+        /** Under this aim the round ends with coming here. */
+        AIM,
+        /** It is told as what not to do. */
+        DO_NOT
     }
 }

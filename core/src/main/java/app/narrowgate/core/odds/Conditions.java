@@ -1,5 +1,6 @@
 package app.narrowgate.core.odds;
 
+import app.narrowgate.core.map.Aim;
 import app.narrowgate.core.map.Clock;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
@@ -12,8 +13,10 @@ import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.trait.AgeGroup;
 import app.narrowgate.core.trait.Injury;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
@@ -26,6 +29,8 @@ public final class Conditions {
     private final Setting setting;
     private final Rates rates;
     private final List<RateRule> rules;
+    private final Optional<Aim> aim;
+    private final Map<Id, Boolean> ofThePair = new HashMap<>();
     private final Map<Id, Shift> shifts = new ConcurrentHashMap<>();
 
     /** The sum of the rules on one technique. */
@@ -37,6 +42,10 @@ public final class Conditions {
         this.setting = setting;
         this.rates = rates;
         this.rules = index.map().rulesInForce();
+        this.aim = index.aim(setting.aim());
+        index.map().facts().forEach(fact -> fact.measured()
+                .ifPresent(measured -> ofThePair.put(fact.id(), measured.holds(setting.matchup()))));
+        ofThePair.putAll(setting.matchup().facts());
     }
 
     /** The conditions of {@code setting} on {@code index}'s map, by the figures written on it. */
@@ -69,8 +78,14 @@ public final class Conditions {
     public List<Closing> closings(Situation situation, Reaction reaction) {
         List<Closing> closings = new ArrayList<>();
         Matchup matchup = setting.matchup();
+        if (reaction.isWrong()) {
+            closings.add(new Closing(Closing.Kind.DO_NOT, reaction.id().value()));
+        }
+        if (endsAt(situation)) {
+            closings.add(new Closing(Closing.Kind.AIM, setting.aim().value()));
+        }
         reaction.needs().forEach((fact, needed) -> {
-            Boolean known = situation.facts().getOrDefault(fact, matchup.facts().get(fact));
+            Boolean known = situation.facts().getOrDefault(fact, ofThePair.get(fact));
             if (known != null && !known.equals(needed)) {
                 closings.add(new Closing(Closing.Kind.FACT, fact.value()));
             }
@@ -96,6 +111,11 @@ public final class Conditions {
             }
         }
         return closings;
+    }
+
+    /** True when under the setting's aim a round ends with coming there. */
+    boolean endsAt(Situation situation) {
+        return aim.filter(wanted -> wanted.endsAt(situation.id())).isPresent();
     }
 
     /** Chance in [0,1] that {@code reaction} gets going, shifted in log odds; 0 and 1 stay what they are. */

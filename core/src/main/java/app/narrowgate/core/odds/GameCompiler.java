@@ -139,10 +139,10 @@ final class GameCompiler {
         map.situations().forEach(s -> place.put(s.id(), place.size()));
         map.outcomes().forEach(o -> place.put(o.id(), place.size()));
         for (Situation s : map.situations()) {
-            worth[place.get(s.id())] = s.rest().map(aim::worthOf).orElse(0.0);
+            worth[place.get(s.id())] = aim.worthOf(s);
         }
         for (Outcome o : map.outcomes()) {
-            worth[place.get(o.id())] = aim.worthOf(o.kind());
+            worth[place.get(o.id())] = aim.worthOf(o);
         }
         for (int i = 0; i < map.reactions().size(); i++) {
             reactionIndex.put(map.reactions().get(i).id(), i);
@@ -152,8 +152,9 @@ final class GameCompiler {
         boolean[] rests = new boolean[situations];
         for (int s = 0; s < situations; s++) {
             Situation situation = map.situations().get(s);
-            rests[s] = situation.rest().isPresent();
-            becomes[s] = situation.clock().map(c -> place.get(c.becomes())).orElse(s);
+            boolean over = conditions.endsAt(situation);
+            rests[s] = over || situation.rest().isPresent();
+            becomes[s] = over ? s : situation.clock().map(c -> place.get(c.becomes())).orElse(s);
             addOptions(situation, s);
             optionStart[s + 1] = options;
         }
@@ -171,7 +172,7 @@ final class GameCompiler {
 
     private void addOptions(Situation situation, int s) {
         List<Reaction> usable = conditions.usable(situation);
-        if (usable.isEmpty() && situation.clock().isPresent()) {
+        if (usable.isEmpty() && situation.clock().isPresent() && !conditions.endsAt(situation)) {
             addOption(Game.WAIT, 0, 0, 1, s);
         }
         for (Reaction reaction : usable) {

@@ -142,10 +142,19 @@ public final class OddsSolver {
                 .thenComparing(ReactionOdds::worth, Comparator.reverseOrder()));
         for (Reaction reaction : index.reactionsFrom(situation.id())) {
             if (!usable.contains(reaction) && !solved.setting().without().contains(reaction.id())) {
-                odds.add(reaction(situation, reaction, s, 0));
+                odds.add(reaction(situation, reaction, s, reaction.isWrong() ? wrong(reaction, s) : 0));
             }
         }
         return odds;
+    }
+
+    /** What it costs to do once what is wrong, and the best from then on. */
+    private double wrong(Reaction reaction, int s) {
+        double inTime = InTime.chance(solved.takes(reaction), solved.clockSeconds(s));
+        double works = reaction.responses().isEmpty() ? 0 : conditions.works(reaction);
+        double stuffed = values[solved.place(reaction.whenStuffed())];
+        return inTime * (works * underWay(reaction, responses(reaction)) + (1 - works) * stuffed)
+                + (1 - inTime) * values[game.becomes[s]];
     }
 
     private ReactionOdds reaction(Situation situation, Reaction reaction, int s, double worth) {

@@ -11,7 +11,8 @@ import java.util.List;
  * @param inTime chance in [0,1] that this is before the clock moves on
  * @param works chance in [0,1] that it then gets going
  * @param underWay worth in [0,1] once it has got going
- * @param worth worth in [0,1] of choosing it; 0 when closed
+ * @param worth worth in [0,1] of choosing it; 0 when closed, but for what is told as what not to do: there it is what
+ *     doing it once leaves
  */
 public record ReactionOdds(Id reaction, List<Closing> closedBy, double takes, double inTime, double works, double underWay,
         double worth, List<ResponseOdds> responses) {

@@ -47,10 +47,20 @@ public record Finding(Kind kind, Id place, Optional<Id> response, String reason,
         MIXED_MESSAGE(PartKind.SITUATIONS),
         /** A reaction that costs its situation more thinking time than it brings. */
         OVERLOAD(PartKind.REACTIONS),
-        /** A technique that works on neck or knee and says no caution. */
+        /** A technique that loads a joint or the ribs and says no caution. */
         MISSING_CAUTION(PartKind.TECHNIQUES),
         /** A reaction open to children that ends in a submission. */
-        FORBIDDEN_FINISH(PartKind.REACTIONS);
+        FORBIDDEN_FINISH(PartKind.REACTIONS),
+        /** An answer of which nothing says what it answers. */
+        NO_TRIGGER(PartKind.REACTIONS),
+        /** A response whose cue can neither be seen nor felt. */
+        VAGUE_CUE(PartKind.REACTIONS),
+        /** An answer whose failure costs nothing. */
+        FREE_RETRY(PartKind.REACTIONS),
+        /** A resting place from which nothing can be begun. */
+        NO_FEEDS(PartKind.SITUATIONS),
+        /** A reversal that does not say where the other one is now. */
+        NO_TURN(PartKind.OUTCOMES);
 
         private final PartKind<?> about;
 

@@ -9,6 +9,7 @@ import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Movement;
 import app.narrowgate.core.map.Outcome;
+import app.narrowgate.core.map.PartKind;
 import app.narrowgate.core.map.PlaceKind;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
@@ -28,14 +29,15 @@ import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.core.trait.AgeGroup;
 import app.narrowgate.core.trait.Injury;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Looks for every kind of {@link Finding} in a solved map.
@@ -107,6 +109,7 @@ public final class MapReview {
         index.map().techniques().forEach(this::technique);
         endlessLoops();
         overload(gates);
+        findings.addAll(TeachingGaps.of(index, conditions));
     }
 
     private void add(Finding.Kind kind, Id place, String reason, String mend) {
@@ -130,7 +133,7 @@ public final class MapReview {
             add(Finding.Kind.DEAD_END, situation.id(), "Nothing that is taught works from here; you wait for the clock.",
                     "Teach one answer that starts with what is free.", gain(situation, landings.guard()));
         }
-        if (usable.size() == 1 && situation.rest().isEmpty()) {
+        if (usable.size() == 1 && situation.rest().isEmpty() && situation.notes().oneAnswer().isEmpty()) {
             addAtStake(Finding.Kind.SINGLE_ROUTE, situation.id(), usable.get(0),
                     "There is one way out; a partner who has seen it twice waits for it.",
                     "Add a second answer that threatens the other side.");
@@ -193,7 +196,9 @@ public final class MapReview {
                     "Add the commonest answer and where it lands.", gainOnceAnswered(situation, reaction));
         }
         unanswered(situation, reaction);
-        heldLimb(situation, reaction);
+        if (!reaction.isWrong()) {
+            heldLimb(situation, reaction);
+        }
         if (usable && setting.matchup().age() == AgeGroup.CHILDREN && endsInSubmission(reaction)) {
             addAtStake(Finding.Kind.FORBIDDEN_FINISH, reaction.id(), reaction,
                     "It ends in a submission of your own, and these are children.",
@@ -274,9 +279,9 @@ public final class MapReview {
     private void family(Family family) {
         List<Situation> members = index.map().situations().stream()
                 .filter(s -> s.family().equals(family.id())).toList();
-        boolean gripped = members.stream().anyMatch(s -> s.stage() == Stage.SETTLED || s.stage() == Stage.LAST_CHANCE);
+        boolean gripped = members.stream().anyMatch(s -> s.isAt(Stage.SETTLED) || s.isAt(Stage.LAST_CHANCE));
         boolean early = members.stream()
-                .anyMatch(s -> s.stage() == Stage.EARLY && !conditions.usable(s).isEmpty());
+                .anyMatch(s -> s.isAt(Stage.EARLY) && !conditions.usable(s).isEmpty());
         if (gripped && !early) {
             add(Finding.Kind.NO_EARLY_ANSWER, family.id(),
                     "Prevention beats every escape, and nothing is taught here before the hold is on.",
@@ -293,15 +298,21 @@ public final class MapReview {
     }
 
     private void technique(Technique technique) {
-        Set<Injury> risks = new HashSet<>(technique.avoidWith());
-        index.map().movements().stream().filter(m -> technique.movements().contains(m.id()))
-                .forEach(m -> risks.addAll(m.risks()));
-        if (technique.cautions().isEmpty() && (risks.contains(Injury.NECK) || risks.contains(Injury.KNEE))) {
+        Set<Injury> risks = risks(index, technique);
+        if (technique.cautions().isEmpty() && !risks.isEmpty()) {
             add(Finding.Kind.MISSING_CAUTION, technique.id(),
-                    "It works on the %s and no caution stands beside it."
-                            .formatted(risks.contains(Injury.NECK) ? "neck" : "knee"),
+                    "It works on the %s and no caution stands beside it.".formatted(risks.stream()
+                            .map(risk -> risk.code().replace('-', ' ')).collect(Collectors.joining(" and the "))),
                     "Write what the feeder and the bottom player must look after.");
         }
+    }
+
+    /** What a technique can hurt, by itself or by its movements. */
+    static Set<Injury> risks(MapIndex index, Technique technique) {
+        Set<Injury> risks = EnumSet.noneOf(Injury.class);
+        risks.addAll(technique.avoidWith());
+        technique.movements().forEach(id -> index.part(PartKind.MOVEMENTS, id).ifPresent(m -> risks.addAll(m.risks())));
+        return risks;
     }
 
     /** The largest set of situations in which, whatever you choose, they can answer so that you stay in it. */

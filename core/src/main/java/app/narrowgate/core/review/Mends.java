@@ -12,12 +12,11 @@ import app.narrowgate.core.map.StanceRef;
 import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.trait.Injury;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * What can be done about a {@link Finding} in one step, without asking for anything that only a coach can know. A
@@ -25,10 +24,16 @@ import java.util.Set;
  */
 public final class Mends {
 
-    /** What stands beside a technique that works on the neck until the coach writes something better. */
-    public static final String NECK_CAUTION = "Neck: no weight on it, and nobody pulls or cranks the head.";
-    /** What stands beside a technique that works on the knee until the coach writes something better. */
-    public static final String KNEE_CAUTION = "Knee: the feeder keeps the foot light; tap before it turns.";
+    /** What stands beside a technique that can hurt something until the coach writes something better. */
+    private static final Map<Injury, String> CAUTIONS = new EnumMap<>(Map.of(
+            Injury.NECK, "Neck: no weight on it, and nobody pulls or cranks the head.",
+            Injury.KNEE, "Knee: the feeder keeps the foot light; tap before it turns.",
+            Injury.SHOULDER, "Shoulder: slowly at the end of the turn; tap before it pulls.",
+            Injury.RIB, "Ribs: weight is added slowly, and the lighter one says how much.",
+            Injury.ELBOW, "Elbow: no jerk against a straight arm; tap early.",
+            Injury.WRIST, "Wrist: never leave a flat hand under their weight.",
+            Injury.ANKLE, "Ankle: toes up, nothing crossed under load; tap before it turns.",
+            Injury.LOWER_BACK, "Back: no twist under load; turn the hips with the shoulders."));
 
     private static final String LEAVE_OUT = "leave-out";
     private static final String WRITE_CAUTION = "write-caution";
@@ -159,16 +164,8 @@ public final class Mends {
     }
 
     private static Technique withCaution(MapIndex index, Technique technique) {
-        Set<Injury> risks = new LinkedHashSet<>(technique.avoidWith());
-        index.map().movements().stream().filter(m -> technique.movements().contains(m.id()))
-                .forEach(m -> risks.addAll(m.risks()));
         List<String> cautions = new ArrayList<>(technique.cautions());
-        if (risks.contains(Injury.NECK)) {
-            cautions.add(NECK_CAUTION);
-        }
-        if (risks.contains(Injury.KNEE)) {
-            cautions.add(KNEE_CAUTION);
-        }
+        MapReview.risks(index, technique).forEach(risk -> cautions.add(CAUTIONS.get(risk)));
         return technique.withCautions(cautions);
     }
 }

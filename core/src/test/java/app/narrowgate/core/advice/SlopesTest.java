@@ -57,7 +57,7 @@ class SlopesTest {
     }
 
     private static EscapeMap withWorks(EscapeMap map, Reaction r, double works) {
-        return map.with(new Reaction(r.id(), r.from(), r.technique(), r.needs(), r.seconds(), Likelihood.of(works),
+        return map.with(Reaction.answer(r.id(), r.from(), r.technique(), r.needs(), r.seconds(), Likelihood.of(works),
                 r.stuffed(), r.responses()));
     }
 

@@ -36,9 +36,9 @@ class StanceComparisonTest {
 
     private static EscapeMap taking(EscapeMap map, int reaction, Id stance) {
         Reaction r = map.reactions().get(reaction);
-        Technique technique = new Technique(stance, "Technique " + stance, List.of(), List.of(), List.of(), List.of(),
+        Technique technique = new Technique(stance, "Technique " + stance, List.of(), List.of(), List.of(), List.of(), List.of(),
                 List.of(), Optional.of(new StanceRef(HAND, stance)), Level.NOVICE, true, Set.of(), Set.of());
-        return map.with(technique).with(new Reaction(r.id(), r.from(), stance, r.needs(), r.seconds(), r.works(),
+        return map.with(technique).with(Reaction.answer(r.id(), r.from(), stance, r.needs(), r.seconds(), r.works(),
                 r.stuffed(), r.responses()));
     }
 
@@ -47,7 +47,7 @@ class StanceComparisonTest {
         // One try each, a stuffed one may be tried again: without a clock every answer wins in the end, so aim at once.
         EscapeMap map = map();
         for (Reaction r : map.reactions()) {
-            map = map.with(new Reaction(r.id(), r.from(), r.technique(), r.needs(), r.seconds(), r.works(),
+            map = map.with(Reaction.answer(r.id(), r.from(), r.technique(), r.needs(), r.seconds(), r.works(),
                     Optional.of(Id.of("tap")), r.responses()));
         }
         StanceComparison hand = StanceComparison.of(SolvedMap.of(MapIndex.of(map), Setting.of(Id.of("win")))).get(0);

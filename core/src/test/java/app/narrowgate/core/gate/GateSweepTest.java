@@ -65,7 +65,7 @@ class GateSweepTest {
         // A failed attempt comes back to where it began; here it ends.
         EscapeMap map = fixture.map();
         for (Reaction r : map.reactions()) {
-            map = map.with(new Reaction(r.id(), r.from(), r.technique(), r.needs(), r.seconds(), r.works(),
+            map = map.with(Reaction.answer(r.id(), r.from(), r.technique(), r.needs(), r.seconds(), r.works(),
                     Optional.of(Id.of("tap")), r.responses()));
         }
         MapIndex index = MapIndex.of(map);

@@ -32,7 +32,7 @@ class LikelySituationsTest {
 
     private static Situation held(EscapeMap map, Id id, Map<Segment, String> held, Map<Id, Boolean> facts) {
         Situation s = map.situations().stream().filter(t -> t.id().equals(id)).findFirst().orElseThrow();
-        return new Situation(s.id(), s.title(), s.family(), s.stage(), held, facts, s.clock(), s.entry(), s.rest());
+        return Situation.of(s.id(), s.title(), s.family(), s.stage().orElseThrow(), held, facts, s.clock(), s.entry(), s.rest());
     }
 
     private static double chance(LikelySituations judged, Id id) {

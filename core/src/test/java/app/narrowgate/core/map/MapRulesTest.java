@@ -77,7 +77,7 @@ class MapRulesTest {
         Situation one = MapIndex.of(before).situation(reaction.from()).orElseThrow();
         EscapeMap gone = before.with(PartKind.SITUATIONS, situations.stream().filter(s -> s != one).toList());
         EscapeMap twice = before.with(PartKind.REACTIONS, List.of(reaction, reaction));
-        EscapeMap asAnOutcome = before.with(new Outcome(one.id(), "The same id", PlaceKind.GUARD));
+        EscapeMap asAnOutcome = before.with(new Outcome(one.id(), "The same id", PlaceKind.GUARD, Optional.empty()));
         EscapeMap other = before.with(RandomMaps.map(random, 9, 3, 3).reactions().get(random.nextInt(9)));
         EscapeMap lost = new MapFixture().situation("a").reaction("a", 0.5, "nowhere").map();
         EscapeMap leadsAway = before.with(lost.reactions().get(0));
@@ -87,6 +87,16 @@ class MapRulesTest {
         for (EscapeMap after : List.of(gone, twice, asAnOutcome, leadsAway)) {
             assertThat(MapRules.problems(after, before)).isNotEmpty();
         }
+    }
+
+    /** Only a resting place has no lateness, and only from one is something begun anew. */
+    @Test
+    void restingPlacesGoWithoutAStageAndFeed() {
+        EscapeMap map = new MapFixture().situation("a").resting("b", PlaceKind.GUARD).map();
+        List<Situation> bare = map.situations().stream().map(s -> new Situation(s.id(), s.title(), s.family(), Optional.empty(),
+                Optional.of(Bearing.ACROSS), s.held(), s.facts(), s.clock(), s.entry(), s.rest(), List.of(Id.of("a")),
+                PlaceNotes.NONE)).toList();
+        assertThat(places(map.with(PartKind.SITUATIONS, bare))).containsExactly("/situations/0/stage", "/situations/0/feeds");
     }
 
     @Test
@@ -100,16 +110,16 @@ class MapRulesTest {
         Id id = Id.of("x");
         assertThatThrownBy(() -> new Clock(number, id)).hasMessageContaining("must lie between");
         assertThatThrownBy(() -> Likelihood.of(number)).hasMessageContaining("must lie between");
-        assertThatThrownBy(() -> new Reaction(id, id, id, Map.of(), number, Likelihood.of(0.5), Optional.empty(),
+        assertThatThrownBy(() -> Reaction.answer(id, id, id, Map.of(), number, Likelihood.of(0.5), Optional.empty(),
                 List.of())).hasMessageContaining("must lie between");
-        assertThatThrownBy(() -> new Aim(id, "Aim", Map.of(PlaceKind.GUARD, number)))
+        assertThatThrownBy(() -> new Aim(id, "Aim", Map.of(PlaceKind.GUARD, number), Map.of()))
                 .hasMessageContaining("must lie between");
     }
 
     @Test
     void aChanceAboveOneIsNoWorks() {
         Id id = Id.of("x");
-        assertThatThrownBy(() -> new Reaction(id, id, id, Map.of(), 1, Likelihood.of(1.5), Optional.empty(), List.of()))
+        assertThatThrownBy(() -> Reaction.answer(id, id, id, Map.of(), 1, Likelihood.of(1.5), Optional.empty(), List.of()))
                 .hasMessage("How often it works is 1.5; it must lie between 0 and 1.");
         assertThatThrownBy(() -> new Response(id, "They wait", Likelihood.of(0), Optional.empty()))
                 .hasMessageContaining("a weight");

@@ -8,6 +8,7 @@ import app.narrowgate.core.fixture.RandomMaps;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
@@ -35,6 +36,18 @@ class PartKindTest {
         }
     }
 
+    /** A random map in which the first situations are named by every field that may name one. */
+    private static EscapeMap random(int seed) {
+        EscapeMap map = RandomMaps.map(new Random(seed), 8, 3, 3);
+        List<Id> first = map.situations().stream().map(Situation::id).limit(2).toList();
+        Situation rest = Situation.of(Id.of("a-rest"), "A rest", map.situations().get(0).family(), Stage.EARLY, Map.of(),
+                Map.of(), Optional.empty(), 0, Optional.of(PlaceKind.GUARD)).withFeeds(first);
+        return map.with(rest)
+                .with(new Outcome(Id.of("turned"), "Turned", PlaceKind.REVERSAL, Optional.of(first.get(0))))
+                .with(new Aim(Id.of("but"), "Anywhere but", Map.of(PlaceKind.GUARD, 1.0),
+                        Map.of(first.get(0), 0.0, Id.of("turned"), 0.5)));
+    }
+
     @Test
     void aListThatNoMapHasIsRefused() {
         assertThatThrownBy(() -> PartKind.ofList("nodes")).hasMessageContaining("no list “nodes”");
@@ -43,7 +56,7 @@ class PartKindTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void whateverIsTakenOutNothingNamesItAnyMore(int seed) {
-        EscapeMap map = RandomMaps.map(new Random(seed), 8, 3, 3);
+        EscapeMap map = random(seed);
         for (PartKind<?> kind : PartKind.ALL) {
             for (Part part : map.parts(kind)) {
                 EscapeMap without = map.without(kind, part.id());
@@ -56,7 +69,7 @@ class PartKindTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void whateverIsReplacedIsNamedNowhereAndItsPlaceIsTaken(int seed) {
-        EscapeMap map = RandomMaps.map(new Random(seed), 8, 3, 3);
+        EscapeMap map = random(seed);
         List<Situation> situations = map.situations();
         Id gone = situations.get(0).id();
         Id instead = situations.get(1).id();

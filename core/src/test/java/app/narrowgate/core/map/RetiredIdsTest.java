@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.narrowgate.core.fixture.MapFixture;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** An id that belonged to something is never given to something else. */
@@ -26,9 +27,9 @@ class RetiredIdsTest {
         RetiredIds retired = RetiredIds.NONE.next(map, map.without(PartKind.SITUATIONS, Id.of("low")));
         assertThat(retired.free("Low", PartKind.OUTCOMES, id -> false)).isEqualTo(Id.of("low-2"));
         EscapeMap without = map.without(PartKind.SITUATIONS, Id.of("low"));
-        assertThat(retired.givenAgain(without, without.with(new Outcome(Id.of("low"), "Low", PlaceKind.TAP))))
+        assertThat(retired.givenAgain(without, without.with(new Outcome(Id.of("low"), "Low", PlaceKind.TAP, Optional.empty()))))
                 .containsExactly("outcomes/low");
-        assertThat(retired.givenAgain(without, without.with(new Fact(Id.of("low"), "They are low")))).isEmpty();
+        assertThat(retired.givenAgain(without, without.with(Fact.named(Id.of("low"), "They are low")))).isEmpty();
     }
 
     @Test
@@ -37,7 +38,7 @@ class RetiredIdsTest {
         EscapeMap without = map.with(reaction.withoutResponse(Id.of("r1-2")));
         RetiredIds retired = RetiredIds.NONE.next(map, without);
         assertThat(retired.free("r1 2", without.reactions().get(0))).isEqualTo(Id.of("r1-2-2"));
-        assertThat(retired.isFree(Id.of("r1-2"), new Reaction(Id.of("other"), reaction.from(), reaction.technique(),
+        assertThat(retired.isFree(Id.of("r1-2"), Reaction.answer(Id.of("other"), reaction.from(), reaction.technique(),
                 reaction.needs(), 1, reaction.works(), reaction.stuffed(), List.of()))).isTrue();
     }
 

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.narrowgate.core.fixture.MapFixture;
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.Fact;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Lean;
 import app.narrowgate.core.map.MapIndex;
@@ -31,7 +32,7 @@ class ConditionsTest {
 
     private static EscapeMap map(Set<Lean> leans, Level level, boolean children, Set<Injury> avoidWith) {
         return new MapFixture().fact("wall").situation("a", 6, "tap").reaction("a", 0.6, 1, Map.of(Id.of("wall"), false),
-                "win").map().with(new Technique(Id.of("technique"), "Technique", List.of(), List.of(), List.of(),
+                "win").map().with(new Technique(Id.of("technique"), "Technique", List.of(), List.of(), List.of(), List.of(),
                 List.of(), List.of(), Optional.empty(), level, children, avoidWith, leans));
     }
 
@@ -69,6 +70,21 @@ class ConditionsTest {
         Conditions conditions = Conditions.of(MapIndex.of(strength()), EVEN.withMatchup(Matchup.EVEN.withWeightGap(25)));
         double logOdds = Math.log(0.6 / 0.4) - 20 * 0.04 - 15 * 0.012;
         assertThat(conditions.works(strength().reactions().get(0))).isCloseTo(1 / (1 + Math.exp(-logOdds)), within(1e-12));
+    }
+
+    /** A fact that follows from kilograms: from 25 on it holds, below it does not, and what the matchup says goes before. */
+    @Test
+    void aMeasuredFactFollowsFromThePair() {
+        EscapeMap plain = strength();
+        EscapeMap map = plain.with(new Fact(Id.of("wall"), "They are much heavier",
+                Optional.of(new Fact.Measured(RateRule.Gauge.THEY_HEAVIER, 25))));
+        assertThat(closed(map, Matchup.EVEN.withWeightGap(25)))
+                .containsExactly(new Closing(Closing.Kind.FACT, "wall"));
+        assertThat(closed(map, Matchup.EVEN.withWeightGap(24.9))).isEmpty();
+        assertThat(closed(plain, Matchup.EVEN.withWeightGap(60))).isEmpty();
+        Matchup said = new Matchup(Id.of("m"), "M", 60, 0, false, Occasion.SPORT, AgeGroup.ADULTS, Level.ADVANCED,
+                Set.of(), Map.of(Id.of("wall"), false));
+        assertThat(closed(map, said)).isEmpty();
     }
 
     @Test

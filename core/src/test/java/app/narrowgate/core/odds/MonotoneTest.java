@@ -34,7 +34,7 @@ class MonotoneTest {
         EnumMap<PlaceKind, Double> worth = new EnumMap<>(map.aims().get(0).worth());
         worth.put(PlaceKind.GUARD, 0.95);
         worth.put(PlaceKind.TURTLE, 0.3);
-        EscapeMap dearer = map.with(PartKind.AIMS, List.of(new Aim(Id.of("even"), "Dearer", worth)))
+        EscapeMap dearer = map.with(PartKind.AIMS, List.of(new Aim(Id.of("even"), "Dearer", worth, Map.of())))
                 .with(PartKind.MATCHUPS, List.of()).with(PartKind.HOLDS, List.of());
         compare(OddsSolver.solve(MapIndex.of(map), setting), OddsSolver.solve(MapIndex.of(dearer), setting));
     }
@@ -53,7 +53,7 @@ class MonotoneTest {
             if (r.works().chance() > 0.9 || odds.underWay() <= Math.max(at.worth(), stuffed) || r.responses().isEmpty()) {
                 continue;
             }
-            EscapeMap better = map.with(new Reaction(r.id(), r.from(), r.technique(), r.needs(), r.seconds(),
+            EscapeMap better = map.with(Reaction.answer(r.id(), r.from(), r.technique(), r.needs(), r.seconds(),
                     Likelihood.of(r.works().chance() + 0.1), r.stuffed(), r.responses()));
             compare(before, OddsSolver.solve(MapIndex.of(better), setting));
         }

@@ -67,12 +67,12 @@ class MapReviewTest {
 
     private static Technique technique(String id, List<String> movements, Optional<StanceRef> stance,
             List<String> cautions, Set<Injury> avoidWith) {
-        return new Technique(Id.of(id), "Technique " + id, movements.stream().map(Id::of).toList(), List.of(),
+        return new Technique(Id.of(id), "Technique " + id, List.of(), movements.stream().map(Id::of).toList(), List.of(),
                 List.of(), List.of(), cautions, stance, Level.NOVICE, true, avoidWith, Set.of());
     }
 
     private static Reaction reaction(String id, String technique, Map<Id, Boolean> needs) {
-        return new Reaction(Id.of(id), Id.of("a"), Id.of(technique), needs, 1, Likelihood.of(0.5), Optional.empty(),
+        return Reaction.answer(Id.of(id), Id.of("a"), Id.of(technique), needs, 1, Likelihood.of(0.5), Optional.empty(),
                 List.of(new Response(Id.of("over"), "They fall", Likelihood.of(1), Optional.of(Id.of("win")))));
     }
 
@@ -193,7 +193,7 @@ class MapReviewTest {
     @Test
     void anUnreachablePlace() {
         EscapeMap map = new MapFixture().situation("a").reaction("a", 1, "win").map();
-        Situation lost = new Situation(Id.of("lost"), "Lost", Id.of("family"), Stage.EARLY, Map.of(), Map.of(),
+        Situation lost = Situation.of(Id.of("lost"), "Lost", Id.of("family"), Stage.EARLY, Map.of(), Map.of(),
                 Optional.empty(), 0, Optional.empty());
         assertThat(places(Finding.Kind.UNREACHABLE, map.with(lost))).containsExactly("lost");
     }
@@ -202,20 +202,20 @@ class MapReviewTest {
     void aFamilyWithoutAnEarlyAnswer() {
         EscapeMap late = new MapFixture().situation("a").reaction("a", 1, "win").map();
         assertThat(places(Finding.Kind.NO_EARLY_ANSWER, late)).containsExactly("family");
-        EscapeMap early = late.with(new Situation(Id.of("e"), "Early", Id.of("family"), Stage.EARLY, Map.of(), Map.of(),
+        EscapeMap early = late.with(Situation.of(Id.of("e"), "Early", Id.of("family"), Stage.EARLY, Map.of(), Map.of(),
                 Optional.empty(), 1, Optional.empty()));
         assertThat(places(Finding.Kind.NO_EARLY_ANSWER, early)).containsExactly("family");
-        EscapeMap answered = early.with(new Reaction(Id.of("re"), Id.of("e"), Id.of("technique"), Map.of(), 1,
+        EscapeMap answered = early.with(Reaction.answer(Id.of("re"), Id.of("e"), Id.of("technique"), Map.of(), 1,
                 Likelihood.of(1), Optional.empty(), List.of()));
         assertThat(places(Finding.Kind.NO_EARLY_ANSWER, answered)).isEmpty();
     }
 
     @Test
     void aLimbThatIsHeld() {
-        Situation held = new Situation(Id.of("a"), "A", Id.of("family"), Stage.EARLY,
+        Situation held = Situation.of(Id.of("a"), "A", Id.of("family"), Stage.EARLY,
                 Map.of(Segment.NEAR_ARM, "their knee", Segment.FAR_ARM, "their knee"), Map.of(), Optional.empty(), 1,
                 Optional.empty());
-        Movement frame = new Movement(Id.of("frame"), "Frame", Set.of(Segment.NEAR_ARM, Segment.FAR_ARM), Set.of());
+        Movement frame = Movement.named(Id.of("frame"), "Frame", Set.of(Segment.NEAR_ARM, Segment.FAR_ARM), Set.of());
         EscapeMap map = with(new MapFixture().map().with(held)
                 .with(technique("t", List.of("frame"), Optional.empty(), List.of(), Set.of()))
                 .with(reaction("r", "t", Map.of())), List.of(frame), List.of());
@@ -265,12 +265,12 @@ class MapReviewTest {
     }
 
     @Test
-    void neckAndKneeWorkNeedsACaution() {
+    void whatCanHurtNeedsACaution() {
         EscapeMap map = new MapFixture().map()
                 .with(technique("bare", List.of(), Optional.empty(), List.of(), Set.of(Injury.NECK)))
                 .with(technique("said", List.of(), Optional.empty(), List.of("Mind the knee."), Set.of(Injury.KNEE)))
                 .with(technique("wrist", List.of(), Optional.empty(), List.of(), Set.of(Injury.WRIST)));
-        assertThat(places(Finding.Kind.MISSING_CAUTION, map)).containsExactly("bare");
+        assertThat(places(Finding.Kind.MISSING_CAUTION, map)).containsExactly("bare", "wrist");
     }
 
     @Test

@@ -27,7 +27,7 @@ public final class MapGraph {
     public static final String UNANSWERED = "unanswered";
 
     /** What an arc stands for. */
-    enum Kind { RESPONSE, STUFFED, CLOCK }
+    enum Kind { RESPONSE, WRONG, STUFFED, CLOCK }
 
     /**
      * An arc.
@@ -59,7 +59,7 @@ public final class MapGraph {
         for (Response response : reaction.responses()) {
             String to = response.leads().map(Id::value).orElse(UNANSWERED);
             graph.addVertex(to);
-            graph.addEdge(from, to, new Arc(reaction.id() + "-" + response.id(), Kind.RESPONSE, response.cue(),
+            graph.addEdge(from, to, new Arc(reaction.id() + "-" + response.id(), reaction.isWrong() ? Kind.WRONG : Kind.RESPONSE, response.cue(),
                     reaction.id().value(), response.often().weight()));
         }
     }
@@ -92,7 +92,11 @@ public final class MapGraph {
         exporter.setVertexAttributeProvider(v -> Map.of("label", label(graph.title(v)),
                 "shape", text(graph.isSituation(v) ? "box" : "plaintext")));
         exporter.setEdgeAttributeProvider(arc -> Map.of("label", label(arc.label()),
-                "style", text(arc.kind() == Kind.RESPONSE ? "solid" : "dashed")));
+                "style", text(switch (arc.kind()) {
+                    case RESPONSE -> "solid";
+                    case WRONG -> "dotted";
+                    case STUFFED, CLOCK -> "dashed";
+                })));
         StringWriter text = new StringWriter();
         exporter.exportGraph(graph.graph, text);
         return text.toString();
@@ -104,7 +108,7 @@ public final class MapGraph {
         index.situation(Id.of(vertex)).ifPresent(s -> {
             attributes.put("kind", text(s.rest().map(Coded::code).orElse("situation")));
             attributes.put("family", text(s.family().value()));
-            attributes.put("stage", text(s.stage().code()));
+            s.stage().ifPresent(stage -> attributes.put("stage", text(stage.code())));
             attributes.put("entry", DefaultAttribute.createAttribute(s.entry()));
         });
         index.outcome(Id.of(vertex)).ifPresent(o -> attributes.put("kind", text(o.kind().code())));

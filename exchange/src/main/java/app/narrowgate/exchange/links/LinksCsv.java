@@ -25,6 +25,8 @@ public final class LinksCsv {
     static final String SITUATION = "situation";
     static final String REACTION = "reaction";
     static final String TECHNIQUE = "technique";
+    static final String WHEN = "when";
+    static final String DO_NOT = "do-not";
     static final String WORKS = "works";
     static final String SECONDS = "seconds";
     static final String STUFFED = "stuffed";
@@ -34,8 +36,8 @@ public final class LinksCsv {
     static final String LEADS = "leads";
 
     /** The columns, in the order in which they are written. */
-    public static final List<String> COLUMNS = List.of(SITUATION, REACTION, TECHNIQUE, WORKS, SECONDS, STUFFED, RESPONSE,
-            CUE, OFTEN, LEADS);
+    public static final List<String> COLUMNS = List.of(SITUATION, REACTION, TECHNIQUE, WHEN, DO_NOT, WORKS, SECONDS, STUFFED,
+            RESPONSE, CUE, OFTEN, LEADS);
 
     /**
      * Where a spreadsheet would begin to compute, also one that splits at semicolons or tabs, looks through what cannot be
@@ -71,7 +73,7 @@ public final class LinksCsv {
 
     private static List<String> cells(MapIndex index, Reaction reaction, Optional<Response> response) {
         return List.of(reaction.from().value(), reaction.id().value(), guarded(index.reactionTitle(reaction)),
-                said(reaction.works()), number(reaction.seconds()), reaction.stuffed().map(Id::value).orElse(""),
+                guarded(reaction.when()), guarded(reaction.doNot()), said(reaction.works()), number(reaction.seconds()), reaction.stuffed().map(Id::value).orElse(""),
                 response.map(r -> r.id().value()).orElse(""), response.map(r -> guarded(r.cue())).orElse(""),
                 response.map(r -> said(r.often())).orElse(""),
                 response.flatMap(Response::leads).map(Id::value).orElse(""));

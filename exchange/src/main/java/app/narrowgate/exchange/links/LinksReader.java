@@ -195,8 +195,13 @@ final class LinksReader {
                     ? retired.free(from + "-" + technique, PartKind.REACTIONS, reactions::containsKey) : Id.of(named));
             made.put(from + " " + technique, id);
             return checked(LinksCsv.REACTION, () -> new Reaction(id, from, technique,
-                    base.map(Reaction::needs).orElse(Map.of()), seconds, works, stuffed,
+                    said(LinksCsv.WHEN, base.map(Reaction::when)), said(LinksCsv.DO_NOT, base.map(Reaction::doNot)), base.map(Reaction::needs).orElse(Map.of()), seconds, works, stuffed,
                     base.map(Reaction::responses).orElse(List.of())));
+        }
+
+        /** What the cell says, or what was said. */
+        private String said(String column, Optional<String> before) {
+            return cell(column).isEmpty() ? before.orElse("") : cell(column);
         }
 
         private Optional<Reaction> known(String named) {

@@ -167,6 +167,15 @@ final class Fields {
         return wrong.isPresent() ? Optional.empty() : Optional.of(number);
     }
 
+    /** A number without a fraction; {@code otherwise} where it is missing. */
+    int whole(String field, Range rule, int otherwise) {
+        double number = number(field, rule, otherwise);
+        if (number != Math.rint(number)) {
+            problem(field, "“%s” is %s; a whole number belongs here.".formatted(field, number));
+        }
+        return (int) number;
+    }
+
     boolean flag(String field, boolean otherwise) {
         Optional<JsonNode> value = value(field);
         if (value.isPresent() && !value.get().isBoolean()) {
@@ -284,6 +293,23 @@ final class Fields {
             return flags;
         });
         return flags;
+    }
+
+    /** An object from ids to numbers; an absent one is empty. */
+    Map<Id, Double> numbers(String field, Range rule) {
+        Map<Id, Double> numbers = new LinkedHashMap<>();
+        object(field, fields -> {
+            fields.node.propertyNames().forEach(name -> {
+                Optional<String> wrong = Id.problem(name);
+                wrong.ifPresent(message -> fields.problem(name, message));
+                double number = fields.number(name, rule);
+                if (wrong.isEmpty()) {
+                    numbers.put(Id.of(name), number);
+                }
+            });
+            return numbers;
+        });
+        return numbers;
     }
 
     /** An object whose names are codes of {@code type}; an absent one is empty. */

@@ -7,8 +7,11 @@ import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.check.Range;
 import app.narrowgate.core.check.Text;
 import app.narrowgate.core.map.Aim;
+import app.narrowgate.core.map.Bearing;
 import app.narrowgate.core.map.Clock;
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.Fact;
+import app.narrowgate.core.map.Feeder;
 import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.House;
 import app.narrowgate.core.map.Id;
@@ -22,6 +25,7 @@ import app.narrowgate.core.map.Outcome;
 import app.narrowgate.core.map.Part;
 import app.narrowgate.core.map.PartKind;
 import app.narrowgate.core.map.PlaceKind;
+import app.narrowgate.core.map.PlaceNotes;
 import app.narrowgate.core.map.Principle;
 import app.narrowgate.core.map.RateRule;
 import app.narrowgate.core.map.Reaction;
@@ -136,12 +140,34 @@ final class MapReader {
     }
 
     Movement movement(Fields f) {
-        return new Movement(f.id(), f.text("title", Text.TITLE), codes(f, "uses", Segment.class),
-                codes(f, "risks", Injury.class));
+        return new Movement(f.id(), f.text("title", Text.TITLE), alsoCalled(f), codes(f, "uses", Segment.class),
+                codes(f, "risks", Injury.class), f.texts("steps", Text.WORDS, Movement.MOST_STEPS),
+                f.objects("faults", MapReader::fault), f.flag("bothSides", true),
+                f.whole("repetitions", Movement.REPETITIONS, 0));
+    }
+
+    private static List<String> alsoCalled(Fields f) {
+        return f.texts("alsoCalled", Text.TITLE, PlaceNotes.MOST_NAMES);
+    }
+
+    static Fact fact(Fields f) {
+        return new Fact(f.id(), f.text("title", Text.TITLE), f.object("measured", MapReader::measured).flatMap(m -> m));
+    }
+
+    /** Empty where what it is read off cannot be told of a pair, which has been told. */
+    private static Optional<Fact.Measured> measured(Fields f) {
+        RateRule.Gauge gauge = f.coded("gauge", RateRule.Gauge.class);
+        double from = f.number("from", RateRule.DOSE);
+        if (gauge == RateRule.Gauge.ABOVE_LEVEL) {
+            f.problem("gauge", "“above-level” is read off a technique; a fact needs what a pair has.");
+            return Optional.empty();
+        }
+        return Optional.of(new Fact.Measured(gauge, from));
     }
 
     static Outcome outcome(Fields f) {
-        return new Outcome(f.id(), f.text("title", Text.TITLE), f.coded("kind", PlaceKind.class));
+        return new Outcome(f.id(), f.text("title", Text.TITLE), f.coded("kind", PlaceKind.class),
+                f.optionalReference("then"));
     }
 
     static Principle principle(Fields f) {
@@ -180,7 +206,7 @@ final class MapReader {
     }
 
     Technique technique(Fields f) {
-        return new Technique(f.id(), f.text("title", Text.TITLE), references(f, "movements"),
+        return new Technique(f.id(), f.text("title", Text.TITLE), alsoCalled(f), references(f, "movements"),
                 f.texts("checkpoints", Text.WORDS, Technique.MOST_CHECKPOINTS),
                 f.objects("faults", MapReader::fault),
                 f.objects("questions", q -> new Technique.Question(q.text("ask", Text.WORDS),
@@ -239,21 +265,28 @@ final class MapReader {
         return Optional.of(new StanceRef(Id.of(parts[0]), Id.of(parts[1])));
     }
 
-    static Situation situation(Fields f) {
+    Situation situation(Fields f) {
         Optional<PlaceKind> rest = f.codedOrNull("rest", PlaceKind.class);
         if (rest.equals(Optional.of(PlaceKind.TAP))) {
             f.problem("rest", "Nobody rests in a tap; make it an outcome.");
             rest = Optional.empty();
         }
-        return new Situation(f.id(), f.text("title", Text.TITLE), f.reference("family"), f.coded("stage", Stage.class),
+        return new Situation(f.id(), f.text("title", Text.TITLE), f.reference("family"),
+                f.optionalCoded("stage", Stage.class), f.optionalCoded("where", Bearing.class),
                 f.byCode("held", Segment.class, (held, name) -> held.text(name, Text.TITLE)), f.flags("facts"),
                 f.objectOrNull("clock", c -> new Clock(c.number("seconds", Clock.SECONDS), c.reference("becomes"))),
-                f.number("entry", Situation.ENTRY, 0), rest);
+                f.number("entry", Situation.ENTRY, 0), rest, references(f, "feeds"),
+                new PlaceNotes(alsoCalled(f), f.byCode("yours", Segment.class, (yours, name) -> yours.text(name, Text.WORDS)),
+                        f.object("feeder", MapReader::feeder).orElse(Feeder.NONE), optionalSentence(f, "oneAnswer")));
+    }
+
+    private static Feeder feeder(Fields f) {
+        return new Feeder(optionalSentence(f, "weight"), optionalSentence(f, "care"), optionalSentence(f, "gives"));
     }
 
     Reaction reaction(Fields f) {
-        return new Reaction(f.id(), f.reference("from"), f.reference("technique"), f.flags("needs"),
-                f.number("seconds", Reaction.SECONDS), likelihood(f, "works", Range.CHANCE),
+        return new Reaction(f.id(), f.reference("from"), f.reference("technique"),
+                optionalSentence(f, "when"), optionalSentence(f, "doNot"), f.flags("needs"), f.number("seconds", Reaction.SECONDS), likelihood(f, "works", Range.CHANCE),
                 f.referenceOrNull("stuffed"), f.objects("responses", this::response));
     }
 
@@ -272,7 +305,8 @@ final class MapReader {
 
     static Aim aim(Fields f) {
         return new Aim(f.id(), f.text("title", Text.TITLE),
-                f.byCode("worth", PlaceKind.class, (worth, name) -> worth.number(name, Range.CHANCE)));
+                f.byCode("worth", PlaceKind.class, (worth, name) -> worth.number(name, Range.CHANCE)),
+                f.numbers("places", Range.CHANCE));
     }
 
     Matchup matchup(Fields f) {

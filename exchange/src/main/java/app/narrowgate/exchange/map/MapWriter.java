@@ -3,6 +3,8 @@ package app.narrowgate.exchange.map;
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.Aim;
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.Fact;
+import app.narrowgate.core.map.Feeder;
 import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.House;
 import app.narrowgate.core.map.Id;
@@ -17,6 +19,7 @@ import app.narrowgate.core.map.RateRule;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Requirement;
 import app.narrowgate.core.map.Response;
+import app.narrowgate.core.map.Segment;
 import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.map.ThinkingTime;
@@ -62,13 +65,38 @@ final class MapWriter {
 
     static ObjectNode movement(Movement movement) {
         ObjectNode node = named(movement.id(), movement.title());
+        texts(node, "alsoCalled", movement.alsoCalled());
         codes(node, "uses", movement.uses());
         codes(node, "risks", movement.risks());
+        texts(node, "steps", movement.steps());
+        list(node, "faults", movement.faults(), MapWriter::fault);
+        if (!movement.bothSides()) {
+            node.put("bothSides", false);
+        }
+        if (movement.repetitions() > 0) {
+            node.put("repetitions", movement.repetitions());
+        }
+        return node;
+    }
+
+    static ObjectNode fact(Fact fact) {
+        ObjectNode node = named(fact.id(), fact.title());
+        fact.measured().ifPresent(measured ->
+                number(node.putObject("measured").put("gauge", measured.gauge().code()), "from", measured.from()));
+        return node;
+    }
+
+    private static ObjectNode fault(Technique.Fault fault) {
+        ObjectNode node = JSON.objectNode().put("sign", fault.sign());
+        text(node, "cause", fault.cause());
+        text(node, "fix", fault.fix());
         return node;
     }
 
     static ObjectNode outcome(Outcome outcome) {
-        return named(outcome.id(), outcome.title()).put("kind", outcome.kind().code());
+        ObjectNode node = named(outcome.id(), outcome.title()).put("kind", outcome.kind().code());
+        outcome.then().ifPresent(situation -> node.put("then", situation.value()));
+        return node;
     }
 
     /** What is as it would be without saying so is not said. */
@@ -120,14 +148,10 @@ final class MapWriter {
 
     static ObjectNode technique(Technique technique) {
         ObjectNode node = named(technique.id(), technique.title());
+        texts(node, "alsoCalled", technique.alsoCalled());
         texts(node, "movements", technique.movements().stream().map(Id::value).toList());
         texts(node, "checkpoints", technique.checkpoints());
-        list(node, "faults", technique.faults(), fault -> {
-            ObjectNode f = JSON.objectNode().put("sign", fault.sign());
-            text(f, "cause", fault.cause());
-            text(f, "fix", fault.fix());
-            return f;
-        });
+        list(node, "faults", technique.faults(), MapWriter::fault);
         list(node, "questions", technique.questions(), question -> {
             ObjectNode q = JSON.objectNode().put("ask", question.ask());
             text(q, "answer", question.answer());
@@ -144,12 +168,12 @@ final class MapWriter {
 
     static ObjectNode situation(Situation situation) {
         ObjectNode node = named(situation.id(), situation.title());
+        texts(node, "alsoCalled", situation.notes().alsoCalled());
         node.put("family", situation.family().value());
-        node.put("stage", situation.stage().code());
-        if (!situation.held().isEmpty()) {
-            ObjectNode held = node.putObject("held");
-            situation.held().forEach((segment, by) -> held.put(segment.code(), by));
-        }
+        situation.stage().ifPresent(stage -> node.put("stage", stage.code()));
+        situation.bearing().ifPresent(bearing -> node.put("where", bearing.code()));
+        segments(node, "held", situation.held());
+        segments(node, "yours", situation.notes().yours());
         flags(node, "facts", situation.facts());
         situation.clock().ifPresent(clock -> number(node.putObject("clock"), "seconds", clock.seconds())
                 .put("becomes", clock.becomes().value()));
@@ -157,13 +181,31 @@ final class MapWriter {
             number(node, "entry", situation.entry());
         }
         situation.rest().ifPresent(kind -> node.put("rest", kind.code()));
+        texts(node, "feeds", situation.feeds().stream().map(Id::value).toList());
+        text(node, "oneAnswer", situation.notes().oneAnswer());
+        Feeder feeder = situation.notes().feeder();
+        if (!feeder.equals(Feeder.NONE)) {
+            ObjectNode brief = node.putObject("feeder");
+            text(brief, "weight", feeder.weight());
+            text(brief, "care", feeder.care());
+            text(brief, "gives", feeder.gives());
+        }
         return node;
+    }
+
+    private static void segments(ObjectNode node, String field, Map<Segment, String> said) {
+        if (!said.isEmpty()) {
+            ObjectNode object = node.putObject(field);
+            said.forEach((segment, text) -> object.put(segment.code(), text));
+        }
     }
 
     static ObjectNode reaction(Reaction reaction) {
         ObjectNode node = JSON.objectNode().put("id", reaction.id().value());
         node.put("from", reaction.from().value());
         node.put("technique", reaction.technique().value());
+        text(node, "when", reaction.when());
+        text(node, "doNot", reaction.doNot());
         flags(node, "needs", reaction.needs());
         number(node, "seconds", reaction.seconds());
         likelihood(node, "works", reaction.works());
@@ -183,6 +225,10 @@ final class MapWriter {
         ObjectNode node = named(aim.id(), aim.title());
         ObjectNode worth = node.putObject("worth");
         aim.worth().forEach((kind, value) -> number(worth, kind.code(), value));
+        if (!aim.places().isEmpty()) {
+            ObjectNode places = node.putObject("places");
+            aim.places().forEach((place, value) -> number(places, place.value(), value));
+        }
         return node;
     }
 

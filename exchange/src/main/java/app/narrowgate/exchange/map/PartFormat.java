@@ -1,7 +1,6 @@
 package app.narrowgate.exchange.map;
 
 import app.narrowgate.core.check.Text;
-import app.narrowgate.core.map.Fact;
 import app.narrowgate.core.map.Family;
 import app.narrowgate.core.map.Part;
 import app.narrowgate.core.map.PartKind;
@@ -23,12 +22,11 @@ record PartFormat<T extends Part>(Reader<T> reader, Function<T, ObjectNode> writ
     static {
         add(PartKind.FAMILIES, (r, f) -> new Family(f.id(), f.text("title", Text.TITLE)),
                 family -> MapWriter.named(family.id(), family.title()));
-        add(PartKind.FACTS, (r, f) -> new Fact(f.id(), f.text("title", Text.TITLE)),
-                fact -> MapWriter.named(fact.id(), fact.title()));
+        add(PartKind.FACTS, (r, f) -> MapReader.fact(f), MapWriter::fact);
         add(PartKind.PRINCIPLES, (r, f) -> MapReader.principle(f), MapWriter::principle);
         add(PartKind.MOVEMENTS, MapReader::movement, MapWriter::movement);
         add(PartKind.TECHNIQUES, MapReader::technique, MapWriter::technique);
-        add(PartKind.SITUATIONS, (r, f) -> MapReader.situation(f), MapWriter::situation);
+        add(PartKind.SITUATIONS, MapReader::situation, MapWriter::situation);
         add(PartKind.OUTCOMES, (r, f) -> MapReader.outcome(f), MapWriter::outcome);
         add(PartKind.REACTIONS, MapReader::reaction, MapWriter::reaction);
         add(PartKind.AIMS, (r, f) -> MapReader.aim(f), MapWriter::aim);

@@ -61,6 +61,64 @@ class MapSchemaTest {
         assertThat(isRead(SMALL)).isTrue();
     }
 
+    /** The small map with every field that a map may have beside. */
+    static final String FULL = SMALL
+            .replace("\"stage\":\"settled\"", "\"alsoCalled\":[\"flat\"],\"stage\":\"settled\",\"where\":\"astride\"")
+            .replace("\"entry\":1", """
+                    "facts":{"heavy":true},"yours":{"near-arm":"elbow to the ribs"},"entry":1,"oneAnswer":"There is no room",
+                    "feeder":{"weight":"hips low","care":"no hand on the throat","gives":"a hand on the mat"}},
+                    {"id":"guard","title":"Guard","family":"mount","rest":"guard","feeds":["low"]""")
+            .replace("\"kind\":\"reversal\"", "\"kind\":\"reversal\",\"then\":\"low\"")
+            .replace("\"works\":\"often\"", "\"when\":\"A hand on the mat\",\"works\":\"often\",\"stuffed\":\"low\"")
+            .replace("\"reactions\":[", """
+                    "reactions":[{"id":"no","from":"low","technique":"trap","doNot":"It gives the back","seconds":1,
+                    "works":"usually"},""")
+            .replace("{\"reversal\":1}", "{\"reversal\":1},\"places\":{\"low\":0.25,\"tap\":0}")
+            .replace("\"techniques\":[", """
+                    "facts":[{"id":"heavy","title":"Heavy","measured":{"gauge":"they-heavier","from":25}}],
+                    "movements":[{"id":"bridge","title":"Bridge","alsoCalled":["upa"],"steps":["Feet in","Hips up"],
+                    "faults":[{"sign":"You slide","fix":"Over the shoulder"}],"bothSides":false,"repetitions":10}],"techniques":[""")
+            .replace("\"checkpoints\":", "\"alsoCalled\":[\"buck\"],\"checkpoints\":");
+
+    @Test
+    void everyFieldComesBackAsItWasWritten() {
+        EscapeMap map = MapJson.read(FULL);
+        assertThat(MapJson.read(MapJson.write(map))).isEqualTo(map);
+        assertThat(SCHEMA.validate(FULL, InputFormat.JSON)).isEmpty();
+        assertThat(SCHEMA.validate(MapJson.writeText(map), InputFormat.JSON)).isEmpty();
+        assertThat(map.situations().get(0).notes().feeder().care()).isEqualTo("no hand on the throat");
+        assertThat(map.situations().get(1).stage()).isEmpty();
+        assertThat(map.reactions().get(0).isWrong()).isTrue();
+        assertThat(map.aims().get(0).places()).hasSize(2);
+        assertThat(map.movements().get(0).bothSides()).isFalse();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {
+        "\"where\":\"astride\" > \"where\":\"somewhere\"",
+        "\"rest\":\"guard\",\"feeds\" > \"feeds\"",
+        "\"from\":25 > \"from\":-1",
+        "\"gauge\":\"they-heavier\" > \"gauge\":\"above-level\"",
+        "\"repetitions\":10 > \"repetitions\":2.5",
+        "\"repetitions\":10 > \"repetitions\":101",
+        "\"bothSides\":false > \"bothSides\":\"no\"",
+        "\"steps\":[\"Feet in\" > \"steps\":[\"\"",
+        "\"low\":0.25 > \"low\":1.25",
+        "\"low\":0.25 > \"Low\":0.25",
+        "{\"near-arm\":\"elbow to the ribs\"} > {\"tail\":\"up\"}",
+        "\"weight\":\"hips low\" > \"mass\":\"hips low\"",
+        "\"then\":\"low\" > \"then\":null",
+        "[\"buck\"] > \"buck\"",
+        "\"alsoCalled\":[\"flat\"],\"stage\":\"settled\" > \"alsoCalled\":[\"flat\"]",
+        "\"when\":\"A hand on the mat\" > \"when\":1"})
+    void whatTheReaderRefusesOfTheRestIsNotValid(String change) {
+        List<String> parts = List.of(change.split(" > "));
+        String changed = FULL.replace(parts.get(0), parts.get(1));
+        assertThat(changed).isNotEqualTo(FULL);
+        assertThat(isRead(changed)).as("read").isFalse();
+        assertThat(isValid(changed)).as("valid").isFalse();
+    }
+
     /** Each line changes the small map so that its shape or a range is wrong. */
     @ParameterizedTest
     @ValueSource(strings = {

@@ -61,7 +61,7 @@ class ReferenceMapTest {
 
     private static OptionalDouble mean(Family family, Stage stage, Odds odds) {
         return INDEX.map().situations().stream()
-                .filter(s -> s.family().equals(family.id()) && s.stage() == stage)
+                .filter(s -> s.family().equals(family.id()) && s.isAt(stage))
                 .mapToDouble(s -> odds.at(s.id()).worth()).average();
     }
 
@@ -217,7 +217,7 @@ class ReferenceMapTest {
     void everyPinAndFinishCanBeDeniedAtEachStageItPassesThrough() {
         assertThat(INDEX.map().holds()).hasSizeGreaterThanOrEqualTo(13).allSatisfy(hold -> {
             Denials denials = Denials.of(INDEX, hold);
-            Set<Stage> stages = hold.at().stream().map(id -> INDEX.situation(id).orElseThrow().stage())
+            Set<Stage> stages = hold.at().stream().map(id -> INDEX.situation(id).orElseThrow().stage().orElseThrow())
                     .collect(Collectors.toSet());
             assertThat(denials.denials().stream().flatMap(d -> d.stages().stream()).collect(Collectors.toSet()))
                     .as(hold.title()).containsAll(stages);
@@ -230,7 +230,7 @@ class ReferenceMapTest {
     void whatIsHeldLeadsBackToTheSituation(Stage stage) {
         Map<Id, Double> often = Passing.of(SolvedMap.of(INDEX, SETTING));
         for (Situation situation : INDEX.map().situations()) {
-            if (situation.stage() == stage && !situation.held().isEmpty()) {
+            if (situation.isAt(stage) && !situation.held().isEmpty()) {
                 Map<Segment, Boolean> marks = new EnumMap<>(Segment.class);
                 for (Segment segment : Segment.values()) {
                     marks.put(segment, situation.held().containsKey(segment));

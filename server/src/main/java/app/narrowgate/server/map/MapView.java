@@ -4,6 +4,8 @@ import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.Aim;
 import app.narrowgate.core.map.Clock;
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.Fact;
+import app.narrowgate.core.map.Feeder;
 import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Matchup;
@@ -13,6 +15,7 @@ import app.narrowgate.core.map.Principle;
 import app.narrowgate.core.map.RateRule;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
+import app.narrowgate.core.map.Segment;
 import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.map.StanceRef;
 import app.narrowgate.core.map.Technique;
@@ -30,7 +33,7 @@ import java.util.UUID;
 /** A map as the client sees it: the open format's content, with the revision and what can be undone. */
 @Schema(name = "Map")
 @RenderedOnce
-public record MapView(UUID id, int revision, String title, String about, HouseView house, List<Named> families, List<Named> facts,
+public record MapView(UUID id, int revision, String title, String about, HouseView house, List<Named> families, List<FactView> facts,
         List<MovementView> movements, List<PrincipleView> principles, List<TechniqueView> techniques,
         List<SituationView> situations, List<OutcomeView> outcomes, List<ReactionView> reactions, List<AimView> aims,
         List<MatchupView> matchups, List<RuleView> rules, List<HoldTitle> holds,
@@ -50,6 +53,19 @@ public record MapView(UUID id, int revision, String title, String about, HouseVi
     record Named(String id, String title) {
     }
 
+    @Schema(name = "Fact")
+    record FactView(String id, String title,
+            @Schema(description = "How it follows from a matchup; missing where it does not") @Nullable MeasuredView measured) {
+        static FactView of(Fact f) {
+            return new FactView(f.id().value(), f.title(),
+                    f.measured().map(m -> new MeasuredView(m.gauge().code(), m.from())).orElse(null));
+        }
+    }
+
+    @Schema(name = "Measured")
+    record MeasuredView(String gauge, double from) {
+    }
+
     @Schema(name = "Principle")
     record PrincipleView(String id, String title, String condition, List<StanceView> stances,
             @Schema(description = "The stance the house has taken; missing where it goes by the condition")
@@ -66,11 +82,11 @@ public record MapView(UUID id, int revision, String title, String about, HouseVi
     }
 
     @Schema(name = "Technique")
-    record TechniqueView(String id, String title, List<String> movements, List<String> checkpoints,
+    record TechniqueView(String id, String title, List<String> alsoCalled, List<String> movements, List<String> checkpoints,
             List<Technique.Fault> faults, List<Technique.Question> questions, List<String> cautions, @Nullable String stance,
             String level, boolean children, List<String> avoidWith, List<String> leansOn) {
         static TechniqueView of(Technique t) {
-            return new TechniqueView(t.id().value(), t.title(), t.movements().stream().map(Id::value).toList(),
+            return new TechniqueView(t.id().value(), t.title(), t.alsoCalled(), t.movements().stream().map(Id::value).toList(),
                     t.checkpoints(), t.faults(), t.questions(), t.cautions(),
                     t.stance().map(StanceRef::toString).orElse(null), t.level().code(), t.children(),
                     codes(t.avoidWith()), codes(t.leansOn()));
@@ -86,30 +102,46 @@ public record MapView(UUID id, int revision, String title, String about, HouseVi
 
     @Schema(name = "Situation")
     record SituationView(String id, String title, String family,
-            @Schema(allowableValues = {"early", "joined", "settled", "last-chance"}) String stage,
+            @Schema(allowableValues = {"early", "joined", "settled", "last-chance"}, description = "Missing only for a resting place")
+            @Nullable String stage,
+            @Schema(allowableValues = {"in-front", "across", "beside", "astride", "above", "behind", "standing"})
+            @Nullable String where,
             Map<String, String> held, Map<String, Boolean> facts, @Nullable ClockView clock, double entry,
-            @Nullable String rest) {
+            @Nullable String rest, @Schema(description = "What they can begin from a resting place") List<String> feeds,
+            List<String> alsoCalled, @Schema(description = "What each segment of yours should be doing") Map<String, String> yours,
+            @Schema(description = "How a partner holds it well and safely") Feeder feeder,
+            @Schema(description = "Why there is only one answer; empty where nobody has said") String oneAnswer) {
         static SituationView of(Situation s) {
-            Map<String, String> held = new LinkedHashMap<>();
-            s.held().forEach((segment, by) -> held.put(segment.code(), by));
-            return new SituationView(s.id().value(), s.title(), s.family().value(), s.stage().code(), held,
-                    flags(s.facts()), s.clock().map(ClockView::of).orElse(null), s.entry(),
-                    s.rest().map(Coded::code).orElse(null));
+            return new SituationView(s.id().value(), s.title(), s.family().value(), s.stage().map(Coded::code).orElse(null),
+                    s.bearing().map(Coded::code).orElse(null), segments(s.held()), flags(s.facts()),
+                    s.clock().map(ClockView::of).orElse(null), s.entry(), s.rest().map(Coded::code).orElse(null),
+                    s.feeds().stream().map(Id::value).toList(), s.notes().alsoCalled(), segments(s.notes().yours()),
+                    s.notes().feeder(), s.notes().oneAnswer());
+        }
+
+        private static Map<String, String> segments(Map<Segment, String> said) {
+            Map<String, String> named = new LinkedHashMap<>();
+            said.forEach((segment, text) -> named.put(segment.code(), text));
+            return named;
         }
     }
 
     @Schema(name = "Outcome")
-    record OutcomeView(String id, String title, String kind) {
+    record OutcomeView(String id, String title, String kind,
+            @Schema(description = "After a reversal, where the other one finds themselves") @Nullable String then) {
         static OutcomeView of(Outcome o) {
-            return new OutcomeView(o.id().value(), o.title(), o.kind().code());
+            return new OutcomeView(o.id().value(), o.title(), o.kind().code(), o.then().map(Id::value).orElse(null));
         }
     }
 
     @Schema(name = "Reaction")
-    record ReactionView(String id, String from, String technique, Map<String, Boolean> needs, double seconds,
+    record ReactionView(String id, String from, String technique,
+            @Schema(description = "What makes it the one to choose; empty where nobody has said") String when,
+            @Schema(description = "Why it is wrong, for what people do and should not; empty for an answer") String doNot,
+            Map<String, Boolean> needs, double seconds,
             LikelihoodView works, @Nullable String stuffed, List<ResponseView> responses) {
         static ReactionView of(Reaction r) {
-            return new ReactionView(r.id().value(), r.from().value(), r.technique().value(), flags(r.needs()),
+            return new ReactionView(r.id().value(), r.from().value(), r.technique().value(), r.when(), r.doNot(), flags(r.needs()),
                     r.seconds(), LikelihoodView.of(r.works()), r.stuffed().map(Id::value).orElse(null),
                     r.responses().stream().map(ResponseView::of).toList());
         }
@@ -124,18 +156,23 @@ public record MapView(UUID id, int revision, String title, String about, HouseVi
     }
 
     @Schema(name = "Aim")
-    record AimView(String id, String title, Map<String, Double> worth, boolean chance) {
+    record AimView(String id, String title, Map<String, Double> worth,
+            @Schema(description = "Places that end the round, and what each is worth") Map<String, Double> places, boolean chance) {
         static AimView of(Aim aim) {
             Map<String, Double> worth = new LinkedHashMap<>();
             aim.worth().forEach((kind, value) -> worth.put(kind.code(), value));
-            return new AimView(aim.id().value(), aim.title(), worth, aim.isChance());
+            Map<String, Double> places = new LinkedHashMap<>();
+            aim.places().forEach((place, value) -> places.put(place.value(), value));
+            return new AimView(aim.id().value(), aim.title(), worth, places, aim.isChance());
         }
     }
 
     @Schema(name = "Movement")
-    record MovementView(String id, String title, List<String> uses, List<String> risks) {
+    record MovementView(String id, String title, List<String> alsoCalled, List<String> uses, List<String> risks, List<String> steps,
+            List<Technique.Fault> faults, boolean bothSides, int repetitions) {
         static MovementView of(Movement m) {
-            return new MovementView(m.id().value(), m.title(), codes(m.uses()), codes(m.risks()));
+            return new MovementView(m.id().value(), m.title(), m.alsoCalled(), codes(m.uses()), codes(m.risks()), m.steps(), m.faults(),
+                    m.bothSides(), m.repetitions());
         }
     }
 
@@ -173,7 +210,7 @@ public record MapView(UUID id, int revision, String title, String about, HouseVi
         EscapeMap map = stored.index().map();
         return new MapView(stored.id(), stored.revision(), map.title(), map.about(),
                 HouseView.of(map), map.families().stream().map(f -> new Named(f.id().value(), f.title())).toList(),
-                map.facts().stream().map(f -> new Named(f.id().value(), f.title())).toList(),
+                map.facts().stream().map(FactView::of).toList(),
                 map.movements().stream().map(MovementView::of).toList(),
                 map.principles().stream().map(PrincipleView::of).toList(),
                 map.techniques().stream().map(TechniqueView::of).toList(),
