@@ -10,6 +10,22 @@ export const STAGE_LABEL: Record<Stage, string> = {
   "last-chance": "Last chance",
 };
 
+/** How late a situation is, in words; a resting place has no lateness. */
+export function lateness(situation: { stage?: Stage | null }): string {
+  return situation.stage ? STAGE_LABEL[situation.stage] : "A place to rest in";
+}
+
+/** Where the top player is, seen from the bottom player. */
+export const BEARING_LABEL: Record<string, string> = {
+  "in-front": "in front of you",
+  across: "across your trunk",
+  beside: "beside you, hip to hip",
+  astride: "astride",
+  above: "over your head",
+  behind: "behind you",
+  standing: "standing, both of you",
+};
+
 export const WORDS = ["rarely", "sometimes", "often", "usually"] as const;
 
 export const SEGMENTS = ["head", "near-arm", "far-arm", "trunk", "hips", "near-leg", "far-leg"] as const;
@@ -73,6 +89,11 @@ export const FINDING_LABEL: Record<string, string> = {
   overload: "One too many",
   "missing-caution": "No caution",
   "forbidden-finish": "Not for children",
+  "no-trigger": "Answers what?",
+  "vague-cue": "Cue not seen",
+  "free-retry": "Failing is free",
+  "no-feeds": "Nothing begins here",
+  "no-turn": "Whose turn?",
 };
 
 /** How a part of the map refers to another one. */
@@ -88,6 +109,9 @@ export const USE_LABEL: Record<string, string> = {
   movements: "it moves so",
   stance: "it takes a stance on this",
   at: "it holds there",
+  feeds: "it is begun from there",
+  then: "the other one is there then",
+  places: "a round ends there for this aim",
   denied: "it is denied by this",
 };
 
@@ -119,6 +143,20 @@ export const FIELD_LABEL: Record<string, string> = {
   entry: "rounds start here",
   fix: "mend",
   sign: "if you feel",
+  when: "when they",
+  doNot: "a mistake, because",
+  alsoCalled: "also called",
+  yours: "what your limbs do",
+  where: "where they are",
+  feeds: "what begins from it",
+  then: "the other one is in",
+  oneAnswer: "why there is one answer",
+  gives: "what to give",
+  care: "what to take care of",
+  weight: "where the weight goes",
+  bothSides: "left and right",
+  repetitions: "a round alone",
+  measured: "follows from the pair",
 };
 
 /** For whom something is. */

@@ -26,10 +26,10 @@ it("finds a response within its reaction only, and what is taught in a place", (
   expect(indexOf(taught).response("bridge", undefined)).toBeUndefined();
   expect(
     indexOf(taught)
-      .reactionsFrom("low")
+      .answersFrom("low")
       .map((r) => r.id),
   ).toEqual(["bridge", "frame"]);
-  expect(indexOf(taught).reactionsFrom(undefined)).toEqual([]);
+  expect(indexOf(taught).answersFrom(undefined)).toEqual([]);
 });
 
 it("is made once for each state of the map", () => {

@@ -28,7 +28,9 @@ export type MapIndex = { [N in Name]: (id: string | null | undefined) => PartOf<
     response: string | null | undefined,
   ) => Schemas["Response"] | undefined;
   /** What is taught in a situation, in the map's order. */
-  reactionsFrom: (situation: string | null | undefined) => Schemas["Reaction"][];
+  answersFrom: (situation: string | null | undefined) => Schemas["Reaction"][];
+  /** What people do there and should not, in the map's order. */
+  mistakesFrom: (situation: string | null | undefined) => Schemas["Reaction"][];
 };
 
 const made = new WeakMap<Whole, MapIndex>();
@@ -42,7 +44,8 @@ export function indexOf(map: Whole): MapIndex {
         (Object.keys(LISTS) as Name[]).map((name) => [name, lookUp<{ id: string }>(() => map[LISTS[name]])]),
       ),
       response: responses(map),
-      reactionsFrom: reactionsFrom(map),
+      answersFrom: reactionsFrom(map, (reaction) => !reaction.doNot),
+      mistakesFrom: reactionsFrom(map, (reaction) => Boolean(reaction.doNot)),
     } as MapIndex;
     made.set(map, index);
   }
@@ -71,10 +74,13 @@ function responses(map: Whole): MapIndex["response"] {
   };
 }
 
-function reactionsFrom(map: Whole): MapIndex["reactionsFrom"] {
+function reactionsFrom(
+  map: Whole,
+  wanted: (reaction: Schemas["Reaction"]) => boolean,
+): MapIndex["answersFrom"] {
   let byPlace: Map<string, Schemas["Reaction"][]> | undefined;
   return (situation) => {
-    byPlace ??= group(map.reactions, (reaction) => reaction.from);
+    byPlace ??= group(map.reactions.filter(wanted), (reaction) => reaction.from);
     return byPlace.get(situation ?? "") ?? [];
   };
 }

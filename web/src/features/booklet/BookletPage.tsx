@@ -1,6 +1,6 @@
 import { useSearchParams } from "react-router";
 import { type Schemas } from "../../api/client";
-import { hundred, STAGE_LABEL, STAGES } from "../../labels";
+import { hundred, lateness, STAGES } from "../../labels";
 import { Gate } from "../../ui/Gate";
 import { NotSolved } from "../../ui/Notice";
 import { paths, useMap } from "../map";
@@ -49,6 +49,11 @@ export function BookletPage() {
   );
 }
 
+/** The lateness as a number; places to rest in come last. */
+function column(situation: Schemas["Situation"]): number {
+  return situation.stage ? STAGES.indexOf(situation.stage) : STAGES.length;
+}
+
 /** Every situation with its odds, in the order of the pages. */
 function Overview({ map, odds }: { map: Schemas["Map"]; odds: OddsData }) {
   return (
@@ -56,7 +61,7 @@ function Overview({ map, odds }: { map: Schemas["Map"]; odds: OddsData }) {
       {map.families.map((family) => {
         const here = map.situations
           .filter((s) => s.family === family.id)
-          .sort((a, b) => STAGES.indexOf(a.stage) - STAGES.indexOf(b.stage));
+          .sort((a, b) => column(a) - column(b));
         return (
           here.length > 0 && (
             <section key={family.id} className="mb-3 break-inside-avoid">
@@ -66,7 +71,7 @@ function Overview({ map, odds }: { map: Schemas["Map"]; odds: OddsData }) {
                   key={s.id}
                   className="grid grid-cols-[minmax(0,1fr)_70px_30px] items-baseline gap-x-2 border-b border-rule"
                 >
-                  <span className="truncate" title={STAGE_LABEL[s.stage]}>
+                  <span className="truncate" title={lateness(s)}>
                     {s.title}
                   </span>
                   <Gate

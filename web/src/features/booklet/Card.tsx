@@ -1,10 +1,12 @@
 import type { Schemas } from "../../api/client";
-import { hundred, seconds, STAGE_LABEL } from "../../labels";
+import { hundred, lateness, seconds } from "../../labels";
 import { BodyFigure } from "../../ui/body/BodyFigure";
 import { Gate, narrowness } from "../../ui/Gate";
 import { Caution } from "../../ui/Notice";
-import { lowerFirst, placeTitle, techniqueOf, withoutThey } from "../map";
+import { lowerFirst, placeTitle, reactionTitle, techniqueOf, withoutThey } from "../map";
+import { closedInWords, insteadInWords } from "../situation";
 import { indexOf } from "../../model/mapIndex";
+import { FeederBrief, Limbs } from "../../ui/body/Limbs";
 
 /** As many answers fit on a page and into a head. */
 const ANSWERS = 3;
@@ -21,6 +23,10 @@ export function Card({
 }) {
   const family = indexOf(map).family(situation.family)?.title ?? "";
   const usable = at.reactions.filter((r) => r.usable);
+  const closed = at.reactions.flatMap((r) => {
+    const reaction = indexOf(map).reaction(r.reaction);
+    return reaction && !r.usable && !reaction.doNot ? [{ reaction, closedBy: r.closedBy }] : [];
+  });
   const shown = usable.slice(0, ANSWERS);
   const cautions = new Set<string>();
   const answers = shown.flatMap((odds) => {
@@ -35,7 +41,7 @@ export function Card({
       <header className="flex items-end gap-4 border-b-[3px] border-ink pb-2">
         <div className="min-w-0 grow">
           <p className="text-quiet">
-            {family}, {STAGE_LABEL[situation.stage].toLowerCase()}
+            {family}, {lateness(situation).toLowerCase()}
           </p>
           <h2 className="text-[26px]" style={narrowness(at.worth)}>
             {situation.title}
@@ -58,10 +64,20 @@ export function Card({
               {lowerFirst(placeTitle(map, situation.clock.becomes))}.
             </p>
           )}
+          <Limbs situation={situation} />
+          <FeederBrief feeder={situation.feeder} />
         </div>
         <div className="min-w-0">
           {at.stop && <p className="font-semibold">Staying is best here.</p>}
-          {answers.length === 0 && !at.stop && <p>Nothing is taught from here yet.</p>}
+          {answers.length === 0 && !at.stop && closed.length === 0 && <p>Nothing is taught from here yet.</p>}
+          {answers.length === 0 &&
+            closed.map(({ reaction, closedBy }) => (
+              <p key={reaction.id} className="mb-1">
+                <span className="font-semibold">{reactionTitle(map, reaction.id)}</span>: closed{" "}
+                {closedInWords(map, reaction, closedBy)}
+                {insteadInWords(map, closedBy, undefined)}.
+              </p>
+            ))}
           {answers.map(({ odds, reaction, technique }, index) => (
             <section key={reaction.id} className="mb-3 break-inside-avoid">
               <h3 className="flex items-baseline gap-2 text-[16px]">
@@ -69,6 +85,11 @@ export function Card({
                 <span className="min-w-0 grow">{technique.title}</span>
                 <span>{hundred(odds.worth)}</span>
               </h3>
+              {reaction.when && (
+                <p className="sm:pl-8">
+                  <span className="font-semibold">When</span> {lowerFirst(reaction.when)}
+                </p>
+              )}
               {index === 0 && (
                 <ol className="mt-0.5 list-decimal pl-9">
                   {technique.checkpoints.map((line) => (
@@ -96,6 +117,28 @@ export function Card({
               </table>
             </section>
           ))}
+          {indexOf(map)
+            .mistakesFrom(situation.id)
+            .map((mistake) => (
+              <p key={mistake.id} className="mb-1 border-l-4 border-rust pl-3">
+                <span className="font-semibold text-rust">Do not</span>{" "}
+                {lowerFirst(techniqueOf(map, mistake)?.title ?? mistake.technique)}:{" "}
+                {lowerFirst(mistake.doNot)}.
+                {mistake.responses.some((r) => r.leads) && (
+                  <span className="text-quiet">
+                    {" "}
+                    It leads to{" "}
+                    {[...new Set(mistake.responses.flatMap((r) => (r.leads ? [r.leads] : [])))]
+                      .map((place) => lowerFirst(placeTitle(map, place)))
+                      .join(" or ")}
+                    .
+                  </span>
+                )}
+              </p>
+            ))}
+          {situation.oneAnswer && answers.length === 1 && (
+            <p className="text-quiet">{situation.oneAnswer}.</p>
+          )}
           {usable.length > shown.length && (
             <p className="text-quiet">{usable.length - shown.length} more are taught from here.</p>
           )}

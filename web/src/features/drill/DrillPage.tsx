@@ -2,9 +2,10 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "react-router";
 import { api, problemOf, unwrap, type Schemas } from "../../api/client";
 import { Caution, Loading, Refused } from "../../ui/Notice";
-import { paths, useMap } from "../map";
+import { FeederBrief } from "../../ui/body/Limbs";
+import { lowerFirst, paths, useMap, withoutThey } from "../map";
 import { settingQuery, useSetting } from "../odds";
-import { callsInLines } from "./calls";
+import { callsInLines, nextInWords, spottingCall } from "./calls";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
 import { useAddress } from "../../ui/address";
@@ -130,28 +131,36 @@ function Sheet({ sheet, seed }: { sheet: Schemas["DrillSheet"]; seed: number }) 
         </p>
       </header>
       <div className="max-w-full overflow-x-auto" tabIndex={0} role="region" aria-label="Links of the drill">
-        <table className="w-full min-w-[36rem] border-collapse text-left">
+        <table className="w-full min-w-[44rem] border-collapse text-left">
           <thead>
             <tr className="text-quiet">
               <th className="py-2 pr-3 font-normal">Call</th>
+              <th className="py-2 pr-4 font-normal">The feeder</th>
               <th className="py-2 pr-4 font-normal">You</th>
-              <th className="py-2 pr-4 font-normal">The feeder then</th>
-              <th className="py-2 pr-4 font-normal">It lands in</th>
-              <th className="py-2 text-right font-normal">Repetitions</th>
+              <th className="py-2 pr-4 font-normal">Then they</th>
+              <th className="py-2 pr-4 font-normal">You land in, and go on</th>
+              <th className="py-2 text-right font-normal">Each</th>
             </tr>
           </thead>
           <tbody>
             {sheet.links.map((link, index) => (
               <tr key={link.reaction + link.response} className="border-t border-rule align-top">
                 <td className="py-2 pr-3 text-[20px] leading-none font-bold">{index + 1}</td>
+                <td className="py-2 pr-4">{link.trigger || "holds the place as it is"}</td>
                 <td className="py-2 pr-4 font-semibold">{link.answer}</td>
-                <td className="py-2 pr-4">{link.stimulus}</td>
-                <td className="py-2 pr-4">{link.landing}</td>
+                <td className="py-2 pr-4">{lowerFirst(withoutThey(link.stimulus))}</td>
+                <td className="py-2 pr-4">
+                  {link.landing}
+                  <span className="block text-quiet">{nextInWords(link.next)}</span>
+                </td>
                 <td className="py-2 text-right">{sheet.repetitions * 4}</td>
               </tr>
             ))}
           </tbody>
         </table>
+      </div>
+      <div className="max-w-2xl">
+        <FeederBrief feeder={sheet.feeder} />
       </div>
       <div className="mt-5 grid gap-x-8 gap-y-4 sm:grid-cols-2">
         {sheet.blocks.map((block, index) => (
@@ -169,6 +178,7 @@ function Sheet({ sheet, seed }: { sheet: Schemas["DrillSheet"]; seed: number }) 
           </section>
         ))}
       </div>
+      {sheet.mistakes.length > 0 && <SpotTheMistake sheet={sheet} />}
       <section className="mt-6 space-y-2">
         {sheet.cautions.map((caution) => (
           <Caution key={caution}>{caution}</Caution>
@@ -180,5 +190,39 @@ function Sheet({ sheet, seed }: { sheet: Schemas["DrillSheet"]; seed: number }) 
         after each block.
       </p>
     </article>
+  );
+}
+
+/** Right and wrong in turn, for a partner who stops at what is wrong and says why. */
+function SpotTheMistake({ sheet }: { sheet: Schemas["DrillSheet"] }) {
+  return (
+    <section className="mt-6 break-inside-avoid border-t border-rule pt-2">
+      <h2 className="text-base lg:text-[15px]">Spot the mistake</h2>
+      <p className="text-quiet">
+        Whoever is on the bottom goes down the line, slowly. The partner stops at a letter, says what is wrong
+        and where it would have led.
+      </p>
+      <ol className="mt-1 space-y-1">
+        {sheet.mistakes.map((mistake, index) => (
+          <li key={mistake.reaction} className="border-l-4 border-rust pl-3">
+            <span className="font-bold text-rust">
+              {spottingCall(sheet.links.length + index, sheet.links.length)}
+            </span>{" "}
+            <span className="font-semibold">{mistake.title}</span>: {lowerFirst(mistake.why)}.
+            {mistake.landings.length > 0 && (
+              <span className="text-quiet">
+                {" "}
+                It leads to {mistake.landings.map(lowerFirst).join(" or ")}.
+              </span>
+            )}
+          </li>
+        ))}
+      </ol>
+      <ol className="mt-2 flex flex-wrap gap-x-5 text-[19px] font-semibold">
+        {callsInLines(sheet.spotting, 5).map((line, at) => (
+          <li key={at}>{line.map((call) => spottingCall(call, sheet.links.length)).join(" ")}</li>
+        ))}
+      </ol>
+    </section>
   );
 }

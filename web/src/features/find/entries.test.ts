@@ -6,12 +6,13 @@ import { entriesOf } from "./entries";
 const map = {
   id: "house",
   families: [{ id: "mount", title: "Mount" }],
-  situations: [{ id: "low", title: "Low mount", family: "mount", stage: "joined" }],
+  situations: [{ id: "low", title: "Low mount", family: "mount", stage: "joined", alsoCalled: ["flat mount"] }],
   outcomes: [{ id: "on-top", title: "On top", kind: "reversal" }],
   techniques: [
     {
       id: "trap",
       title: "Trap and bridge",
+      alsoCalled: ["upa"],
       checkpoints: ["Feet close to the seat"],
       faults: [{ sign: "They post", cause: "The arm was free", fix: "Trap the wrist" }],
       questions: [{ ask: "they grip the collar", answer: "Peel it first" }],
@@ -24,13 +25,14 @@ const map = {
       id: "low-trap",
       from: "low",
       technique: "trap",
+      when: "A palm is near your ribs",
       responses: [
         { id: "fall", cue: "They fall over", leads: "on-top" },
         { id: "sit", cue: "They sit back" },
       ],
     },
   ],
-  movements: [{ id: "bridge", title: "Bridging" }],
+  movements: [{ id: "bridge", title: "Bridging", alsoCalled: ["buck"] }],
   principles: [{ id: "turtle", title: "Turtle", stances: [{ title: "A base" }, { title: "A way through" }] }],
   holds: [{ id: "pin", title: "Seat pin", kind: "pin", at: ["low"] }],
   matchups: [{ id: "heavy", title: "Heavier by far" }],
@@ -49,6 +51,10 @@ describe("everything on a map", () => {
   it.each([
     ["low mo", "Situation: Low mount → /map/house/at/low?late=1"],
     ["trap br", "You: Trap and bridge → /map/house/at/low?late=1#low-trap"],
+    ["flat", "Situation: Low mount → /map/house/at/low?late=1"],
+    ["upa", "You: Trap and bridge → /map/house/at/low?late=1#low-trap"],
+    ["palm ribs", "You: Trap and bridge → /map/house/at/low?late=1#low-trap"],
+    ["buck", "Movement: Bridging → /map/house?late=1&only-movement=bridge"],
     ["fall over", "They: They fall over → /map/house/at/low?late=1#low-trap"],
     ["they post", "Fault: They post → /map/house/at/low?late=1#low-trap"],
     ["wrist", "Fault: They post → /map/house/at/low?late=1#low-trap"],

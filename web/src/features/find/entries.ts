@@ -1,5 +1,5 @@
 import type { Schemas } from "../../api/client";
-import { KIND_LABEL, STAGE_LABEL } from "../../labels";
+import { KIND_LABEL, lateness } from "../../labels";
 import { paths } from "../map";
 import type { Findable } from "../../ui/find";
 import { PART_KINDS, PART_LISTS, partsOf, type PartList } from "../../model/partKinds";
@@ -34,13 +34,15 @@ export function entriesOf(map: Schemas["Map"], query: string): Entry[] {
     ...map.situations.map((s) => ({
       kind: "Situation",
       title: s.title,
-      detail: `${families.get(s.family) ?? ""}, ${STAGE_LABEL[s.stage].toLowerCase()}`,
+      detail: `${families.get(s.family) ?? ""}, ${lateness(s).toLowerCase()}`,
+      also: s.alsoCalled.join(" "),
       to: to(s.id),
     })),
     ...map.reactions.map((r) => ({
-      kind: "You",
+      kind: r.doNot ? "Do not" : "You",
       title: techniques.get(r.technique)?.title ?? r.id,
       detail: `in ${situations.get(r.from)?.title ?? r.from}`,
+      also: [...(techniques.get(r.technique)?.alsoCalled ?? []), r.when].join(" "),
       to: to(r.from) + `#${r.id}`,
     })),
     ...map.reactions.flatMap((r) =>
@@ -72,6 +74,7 @@ export function entriesOf(map: Schemas["Map"], query: string): Entry[] {
       kind: "Movement",
       title: m.title,
       detail: "shown on the map",
+      also: m.alsoCalled.join(" "),
       to: set("only-movement", m.id),
     })),
     ...map.principles.map((p) => ({

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState, type FocusEvent, type MouseEvent } from "r
 import type { Schemas } from "../../api/client";
 import { hundred } from "../../labels";
 import type { Overview } from "../odds";
+import { lowerFirst } from "./holes";
 import { reactionTitle } from "./titles";
 import { indexOf } from "../../model/mapIndex";
 
@@ -127,6 +128,14 @@ export function Explained({
         Reversal {hundred(here.reversal)}, guard or better {hundred(here.guardOrBetter)}, tap{" "}
         {hundred(here.tap)}.
       </p>
+      {indexOf(map)
+        .mistakesFrom(situation.id)
+        .map((mistake) => (
+          <p key={mistake.id} className="mt-1 border-l-4 border-rust pl-2">
+            <span className="font-semibold text-rust">Do not</span>{" "}
+            {lowerFirst(reactionTitle(map, mistake.id))}.
+          </p>
+        ))}
       {narrow && <p className="mt-1 border-l-4 border-signal pl-2">Much hangs on what is taught here.</p>}
       {hub !== undefined && <p className="mt-1">A hub: answers from {hub} places lead here.</p>}
       {hole && <p className="mt-1 text-rust">{hole}</p>}

@@ -11,6 +11,7 @@ import { holesOf } from "./holes";
 import { hubsOf, NARROW, shownBy } from "./marks";
 import { moveBetweenGates } from "./moveBetweenGates";
 import { paths } from "./paths";
+import { Threads } from "./Threads";
 
 const COLUMNS = "lg:grid-cols-[104px_repeat(4,minmax(0,1fr))]";
 
@@ -81,6 +82,7 @@ export const Grid = memo(function Grid({
       {map.families.map((family) => (
         <FamilyRow key={family.id} title={family.title} here={byFamily.get(family.id) ?? []} gate={gate} />
       ))}
+      {explained.at && <Threads map={map} gate={explained.at.gate} situation={explained.at.situation} />}
       {explained.at && (
         <Explained
           at={explained.at}
@@ -107,7 +109,9 @@ function FamilyRow({
 }) {
   if (here.length === 0) return null;
   // Places to rest in are no stages of one hold: they stand side by side, so that the whole map stays on one screen.
-  const resting = here.every((s) => s.rest);
+  const apart = here.filter((s) => !s.stage);
+  const staged = here.filter((s) => s.stage);
+  const resting = staged.every((s) => s.rest);
   return (
     <section
       className={`grid gap-x-4 border-t border-rule py-2 lg:py-px ${COLUMNS} ${here.length > OFF_SCREEN ? "off-screen" : ""}`}
@@ -117,25 +121,31 @@ function FamilyRow({
         {title}
       </h2>
       {resting ? (
-        <div className="grid min-w-0 grid-flow-row gap-x-4 lg:col-span-4 lg:grid-cols-subgrid">
-          {here.map(gate)}
-        </div>
+        <div className={ACROSS}>{here.map(gate)}</div>
       ) : (
-        STAGES.map((stage) => {
-          const at = here.filter((s) => s.stage === stage);
-          return (
-            <div key={stage} className="min-w-0">
-              {at.length > 0 && (
-                <h3 className="mt-2 text-base text-quiet lg:sr-only lg:text-[14px]">{STAGE_LABEL[stage]}</h3>
-              )}
-              {at.map(gate)}
-            </div>
-          );
-        })
+        <>
+          {STAGES.map((stage) => {
+            const at = staged.filter((s) => s.stage === stage);
+            return (
+              <div key={stage} className="min-w-0">
+                {at.length > 0 && (
+                  <h3 className="mt-2 text-base text-quiet lg:sr-only lg:text-[14px]">
+                    {STAGE_LABEL[stage]}
+                  </h3>
+                )}
+                {at.map(gate)}
+              </div>
+            );
+          })}
+          {apart.length > 0 && <div className={`${ACROSS} lg:col-start-2`}>{apart.map(gate)}</div>}
+        </>
       )}
     </section>
   );
 }
+
+/** Side by side under all four columns, as they belong to none. */
+const ACROSS = "grid min-w-0 grid-flow-row gap-x-4 lg:col-span-4 lg:grid-cols-subgrid";
 
 /** A row of more places than this is laid out only once it comes near the screen. */
 const OFF_SCREEN = 60;
@@ -167,7 +177,7 @@ const SituationGate = memo(function SituationGate({
   return (
     <a
       href={to}
-      data-gate={stage}
+      data-gate={stage ?? ""}
       data-situation={id}
       data-aside={aside || undefined}
       className={`relative -mx-1.5 block px-1.5 no-underline hover:bg-lane/60 max-lg:py-2 lg:h-[22px] tall:lg:h-[30px] tall:lg:pt-0.5 ${hole ? "outline-1 -outline-offset-1 outline-rust outline-dashed" : ""} ${aside ? "opacity-35" : ""}`}

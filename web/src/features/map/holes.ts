@@ -15,7 +15,9 @@ export function holesOf(map: Schemas["Map"], odds: Overview): Map<string, string
       ? missingIn(from.get(situation.id) ?? [])
       : situation.rest
         ? undefined
-        : "Nothing is taught from here.";
+        : (from.get(situation.id) ?? []).some((r) => !r.doNot)
+          ? "Everything taught here is closed for this pair."
+          : "Nothing is taught from here.";
     if (hole) holes.set(situation.id, hole);
   }
   return holes;
@@ -25,7 +27,7 @@ function missingIn(reactions: Schemas["Reaction"][]): string | undefined {
   const open = reactions.flatMap((r) => r.responses).filter((r) => !r.leads);
   if (open.length === 1) return `No answer yet when they ${lowerFirst(withoutThey(open[0]!.cue))}.`;
   if (open.length > 1) return `${open.length} of their answers have no answer yet.`;
-  const silent = reactions.filter((r) => r.responses.length === 0).length;
+  const silent = reactions.filter((r) => !r.doNot && r.responses.length === 0).length;
   return silent > 0 ? "A reaction without any response of theirs." : undefined;
 }
 

@@ -10,6 +10,7 @@ const HUB_ENTRIES = 5;
 export function hubsOf(map: Schemas["Map"]): Map<string, number> {
   const from = new Map<string, Set<string>>();
   for (const reaction of map.reactions) {
+    if (reaction.doNot) continue;
     for (const response of reaction.responses) {
       if (!response.leads || response.leads === reaction.from) continue;
       const entries = from.get(response.leads) ?? new Set();
@@ -52,7 +53,7 @@ export function isWithin(technique: Schemas["Technique"], filter: Filter): boole
 export function shownBy(map: Schemas["Map"], filter: Filter): Set<string> | undefined {
   if (!FILTERS.some((name) => filter[name])) return undefined;
   const within = new Set(map.techniques.filter((t) => isWithin(t, filter)).map((t) => t.id));
-  return new Set(map.reactions.filter((r) => within.has(r.technique)).map((r) => r.from));
+  return new Set(map.reactions.filter((r) => !r.doNot && within.has(r.technique)).map((r) => r.from));
 }
 
 /** The situations whose shown number changed most, the largest change first. */

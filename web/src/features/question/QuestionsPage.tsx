@@ -160,7 +160,7 @@ function AnswerForm({
   question: Question;
   onDone: () => void;
 }) {
-  const here = indexOf(map).reactionsFrom(question.situation);
+  const here = indexOf(map).answersFrom(question.situation);
   const [reaction, setReaction] = useState(here[0]?.id ?? "");
   const [value, setValue] = useState<Part>({ often: "sometimes" });
   const save = useMapChange(map.id);

@@ -8,6 +8,8 @@ import { Gate } from "../../ui/Gate";
 import { useAim, useExplanation, useSetting } from "../odds";
 import { BestPath } from "./BestPath";
 import { biggestLoss } from "./explanation";
+import { lowerFirst } from "../map";
+import { DoNots } from "./DoNots";
 import { ReactionBlock } from "./ReactionBlock";
 import { NewReactionForm, newReactionKey } from "./ReactionForm";
 import { SideBySide } from "./SideBySide";
@@ -38,6 +40,7 @@ export function Answers({
   const [{ read }] = useSetting();
   // Odds are about chance; against somebody who always finds the worst it is about what can be forced.
   const alwaysRead = read >= 1;
+  const answers = at.reactions.filter((r) => !indexOf(map).reaction(r.reaction)?.doNot);
   const late = situation.stage === "last-chance";
   const before = was && hundred(was.worth) !== hundred(at.worth) ? hundred(was.worth) : undefined;
   return (
@@ -61,7 +64,7 @@ export function Answers({
       </div>
       <BestPath map={map} situation={situation} at={at} />
       <SideBySide map={map} situation={situation} at={at} />
-      {at.reactions.map((reactionOdds, index) => {
+      {answers.map((reactionOdds, index) => {
         const reaction = indexOf(map).reaction(reactionOdds.reaction);
         return (
           reaction && (
@@ -73,13 +76,18 @@ export function Answers({
               odds={reactionOdds}
               was={was?.reactions.find((r) => r.reaction === reaction.id)}
               rank={index + 1}
+              best={at.best}
             />
           )
         );
       })}
-      {at.reactions.length === 0 && (
+      {answers.length === 1 && situation.oneAnswer && (
+        <p className="mt-2 text-quiet">One answer only: {lowerFirst(situation.oneAnswer)}.</p>
+      )}
+      {answers.length === 0 && (
         <p className="py-4 text-rust">Nothing is taught from here. Until something is, the clock runs.</p>
       )}
+      <DoNots map={map} at={at} />
       {adding ? (
         <NewReactionForm map={map} situation={situation.id} onDone={() => setAdding(false)} />
       ) : (

@@ -1,6 +1,6 @@
 import { Link, useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
-import { hundred, seconds, STAGE_LABEL } from "../../labels";
+import { hundred, lateness, seconds } from "../../labels";
 import { BodyFigure } from "../../ui/body/BodyFigure";
 import { Gate, narrowness } from "../../ui/Gate";
 import { paths, placeTitle } from "../map";
@@ -8,6 +8,7 @@ import { settingQuery } from "../odds";
 import { HoldsHere } from "./HoldsHere";
 import { entriesTo } from "./places";
 import { Heading } from "../../ui/Heading";
+import { FeederBrief, Limbs } from "../../ui/body/Limbs";
 import { indexOf } from "../../model/mapIndex";
 
 /** Where one is: what is held, the clock, how one got here, and what they need for it. */
@@ -29,7 +30,7 @@ export function Position({
         {situation.title}
       </Heading>
       <p className="mt-1 mb-3 text-quiet">
-        {family?.title}, {STAGE_LABEL[situation.stage].toLowerCase()}
+        {family?.title}, {lateness(situation).toLowerCase()}
       </p>
       {/* On a phone the answers stand below the fold; the number must not. */}
       <div aria-hidden="true" className="mb-4 flex items-center gap-3 lg:hidden">
@@ -39,6 +40,7 @@ export function Position({
         <Gate worth={worth} late={situation.stage === "last-chance"} height={9} className="grow" />
       </div>
       <BodyFigure held={situation.held} />
+      <Limbs situation={situation} />
       <p className="mt-2">
         <Link className="word" to={paths.edit(map.id, "situations", situation.id, settingQuery(params))}>
           Edit this situation
@@ -78,6 +80,7 @@ export function Position({
           </ul>
         </details>
       )}
+      <FeederBrief feeder={situation.feeder} />
       <HoldsHere map={map} situation={situation} />
     </aside>
   );

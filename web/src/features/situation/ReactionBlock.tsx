@@ -7,7 +7,7 @@ import { Gate, narrowness, Odds } from "../../ui/Gate";
 import { Caution } from "../../ui/Notice";
 import { lowerFirst, paths, placeTitle, techniqueOf, withoutThey } from "../map";
 import { settingQuery } from "../odds";
-import { closedInWords } from "./closing";
+import { closedInWords, insteadInWords } from "./closing";
 import { isSituation, likelihoodText } from "./places";
 import { ReactionForm, reactionKey } from "./ReactionForm";
 import { ResponseForm, responseKey } from "./ResponseForm";
@@ -24,6 +24,7 @@ export function ReactionBlock({
   odds,
   was,
   rank,
+  best,
 }: {
   map: Schemas["Map"];
   situation: Schemas["Situation"];
@@ -31,6 +32,8 @@ export function ReactionBlock({
   odds: Schemas["ReactionOdds"];
   was?: Schemas["ReactionOdds"];
   rank: number;
+  /** The answer to choose here, if there is one. */
+  best: string | null | undefined;
 }) {
   const [editing, setEditing] = useState(() => hasDraft(reactionKey(map, reaction.id)));
   const [adding, setAdding] = useState(() => hasDraft(responseKey(map, reaction.id)));
@@ -65,11 +68,17 @@ export function ReactionBlock({
         )}
       </div>
       {odds.known && <Gate worth={odds.worth} height={9} className="mt-1" />}
+      {reaction.when && (
+        <p className="mt-1 lg:pl-[34px]">
+          <span className="font-semibold">When</span> {lowerFirst(reaction.when)}
+        </p>
+      )}
       {odds.usable ? (
         <Working map={map} situation={situation} reaction={reaction} odds={odds} />
       ) : (
         <p className="mt-1 text-rust lg:pl-[34px]">
-          Closed here: {closedInWords(map, reaction, odds.closedBy)}.
+          Closed {closedInWords(map, reaction, odds.closedBy)}
+          {insteadInWords(map, odds.closedBy, best)}.
         </p>
       )}
       {technique && technique.cautions.length > 0 && (
@@ -178,7 +187,8 @@ function Working({
   );
 }
 
-function ResponseRow({
+/** One thing they do about it, and where that leads. */
+export function ResponseRow({
   map,
   reaction,
   response,

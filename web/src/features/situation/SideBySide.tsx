@@ -84,24 +84,31 @@ export function SideBySide({
               one={<Worth worth={at.worth} />}
               two={<Worth worth={there.worth} />}
             />
-            {at.reactions.map((odds) => {
-              const reaction = indexOf(map).reaction(odds.reaction);
-              const beside = there.reactions.find((r) => r.reaction === odds.reaction);
-              return (
-                reaction && (
-                  <Row
-                    key={reaction.id}
-                    title={techniqueOf(map, reaction)?.title ?? reaction.id}
-                    one={<Cell map={map} reaction={reaction} odds={odds} best={at.best === reaction.id} />}
-                    two={
-                      beside && (
-                        <Cell map={map} reaction={reaction} odds={beside} best={there.best === reaction.id} />
-                      )
-                    }
-                  />
-                )
-              );
-            })}
+            {at.reactions
+              .filter((odds) => !indexOf(map).reaction(odds.reaction)?.doNot)
+              .map((odds) => {
+                const reaction = indexOf(map).reaction(odds.reaction);
+                const beside = there.reactions.find((r) => r.reaction === odds.reaction);
+                return (
+                  reaction && (
+                    <Row
+                      key={reaction.id}
+                      title={techniqueOf(map, reaction)?.title ?? reaction.id}
+                      one={<Cell map={map} reaction={reaction} odds={odds} best={at.best === reaction.id} />}
+                      two={
+                        beside && (
+                          <Cell
+                            map={map}
+                            reaction={reaction}
+                            odds={beside}
+                            best={there.best === reaction.id}
+                          />
+                        )
+                      }
+                    />
+                  )
+                );
+              })}
           </tbody>
         </table>
       )}

@@ -23,7 +23,8 @@ export function SituationAside({
   const late = useLateCurve(map);
   const reactions = at.reactions
     .map((odds) => indexOf(map).reaction(odds.reaction))
-    .filter((r) => r !== undefined);
+    .filter((r) => r !== undefined)
+    .filter((r) => !r.doNot);
   const best = reactions[0] && techniqueOf(map, reactions[0]);
   const query = settingQuery(params);
   return (

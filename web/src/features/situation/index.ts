@@ -1,2 +1,3 @@
+export { closedInWords, insteadInWords } from "./closing";
 export { ResponseForm } from "./ResponseForm";
 export { SituationPage } from "./SituationPage";

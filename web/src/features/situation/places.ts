@@ -17,8 +17,10 @@ export function entriesTo(map: Schemas["Map"], id: string): { from: Schemas["Sit
     const from = indexOf(map).situation(reaction.from);
     if (!from || from.id === id || entries.has(from.id)) continue;
     const response = reaction.responses.find((r) => r.leads === id);
-    if (response) entries.set(from.id, { from, how: response.cue });
-    else if (reaction.stuffed === id) entries.set(from.id, { from, how: "an answer was stuffed" });
+    if (response) entries.set(from.id, { from, how: (reaction.doNot ? "by mistake: " : "") + response.cue });
+    else if (reaction.stuffed === id) {
+      entries.set(from.id, { from, how: reaction.doNot ? "by mistake" : "an answer was stuffed" });
+    }
   }
   return [...entries.values()];
 }

@@ -143,7 +143,7 @@ function Questions({
   onKept: (situation: string, before: number) => void;
 }) {
   const at = pin.id ? odds.situations[pin.id] : undefined;
-  const reaction = indexOf(map).reaction(at?.best) ?? indexOf(map).reactionsFrom(pin.id)[0];
+  const reaction = indexOf(map).reaction(at?.best) ?? indexOf(map).answersFrom(pin.id)[0];
   const technique = techniqueOf(map, reaction);
   const [doing, setDoing] = useState("");
   const [rows, setRows] = useState<Answer[]>(() => rowsOf(reaction));
@@ -165,7 +165,10 @@ function Questions({
       }}
     >
       {technique ? (
-        <h2 className="text-[20px]">You: {lowerFirst(technique.title)}. What do they do?</h2>
+        <>
+          <h2 className="text-[20px]">You: {lowerFirst(technique.title)}. What do they do?</h2>
+          {reaction?.when && <p className="text-quiet">Your answer when {lowerFirst(reaction.when)}.</p>}
+        </>
       ) : (
         <label className="block max-w-md">
           <span className="text-[20px] font-semibold">What do you do there first?</span>

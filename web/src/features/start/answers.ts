@@ -70,13 +70,14 @@ export function partsToSend(
     responses.push({ id: freeId(cue, taken), cue, often: row.often, leads: row.leads });
   }
   if (reaction) {
-    const { id, from, technique, needs, seconds, works, stuffed } = reaction;
+    const { id, from, technique, when, needs, seconds, works, stuffed } = reaction;
     parts.push({
       list: "reactions",
       id,
       part: {
         from,
         technique,
+        when: when || undefined,
         needs,
         seconds,
         works: asFile(works),

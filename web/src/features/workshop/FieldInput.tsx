@@ -1,6 +1,14 @@
 import type { ReactNode } from "react";
 import { Framed, type FieldProps, type Of } from "./Framed";
-import { ClockField, FlagsField, HeldField, RefField, RefsField, StanceField } from "./LinkFields";
+import {
+  ClockField,
+  FlagsField,
+  PlacesField,
+  RefField,
+  RefsField,
+  SegmentsField,
+  StanceField,
+} from "./LinkFields";
 import { NeedsField } from "./NeedsField";
 import type { Part } from "./parts";
 import { useRowKeys } from "./rowKeys";
@@ -39,8 +47,12 @@ export function FieldInput(props: FieldProps): ReactNode {
       return <TextsField {...props} field={field} />;
     case "flags":
       return <FlagsField {...props} />;
-    case "held":
-      return <HeldField {...props} />;
+    case "segments":
+      return <SegmentsField {...props} field={field} />;
+    case "places":
+      return <PlacesField {...props} />;
+    case "group":
+      return <GroupField {...props} field={field} />;
     case "clock":
       return <ClockField {...props} />;
     case "likelihood":
@@ -52,6 +64,33 @@ export function FieldInput(props: FieldProps): ReactNode {
     case "tree":
       return <NeedsField {...props} field={field} />;
   }
+}
+
+/** Several fields that make one object; what is emptied is left out. */
+function GroupField(props: FieldProps<Of<"group">>) {
+  const group = (props.value as Part | undefined) ?? {};
+  return (
+    <Framed props={props} group>
+      {() => (
+        <div className="grid gap-x-4 gap-y-1 border-l-2 border-rule pl-3 sm:grid-cols-2">
+          {props.field.fields.map((field) => (
+            <FieldInput
+              key={field.name}
+              {...props}
+              field={field}
+              place={`${props.place}/${field.name}`}
+              value={group[field.name]}
+              onChange={(value) => {
+                const next = Object.entries({ ...group, [field.name]: value });
+                const said = next.filter(([, v]) => v !== undefined && v !== "");
+                props.onChange(said.length > 0 ? Object.fromEntries(said) : undefined);
+              }}
+            />
+          ))}
+        </div>
+      )}
+    </Framed>
+  );
 }
 
 function RowsField(props: FieldProps<Of<"rows">>) {

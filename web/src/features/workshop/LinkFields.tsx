@@ -166,8 +166,9 @@ export function FlagsField(props: FieldProps) {
   );
 }
 
-export function HeldField(props: FieldProps) {
-  const held = (props.value as Record<string, string> | undefined) ?? {};
+/** Something said of single segments of the body. */
+export function SegmentsField(props: FieldProps<Of<"segments">>) {
+  const said = (props.value as Record<string, string> | undefined) ?? {};
   return (
     <Framed props={props} group>
       {() => (
@@ -177,17 +178,61 @@ export function HeldField(props: FieldProps) {
               <span className="w-20 shrink-0 text-quiet">{SEGMENT_LABEL[segment]}</span>
               <input
                 className="box"
-                placeholder="free"
-                maxLength={90}
-                value={held[segment] ?? ""}
+                placeholder={props.field.blank}
+                maxLength={props.field.most}
+                value={said[segment] ?? ""}
                 onChange={(event) => {
-                  const next = { ...held, [segment]: event.target.value };
+                  const next = { ...said, [segment]: event.target.value };
                   props.onChange(Object.fromEntries(Object.entries(next).filter(([, by]) => by !== "")));
                 }}
               />
             </label>
           ))}
         </div>
+      )}
+    </Framed>
+  );
+}
+
+/** Places with a number each. */
+export function PlacesField(props: FieldProps) {
+  const places = (props.value as Record<string, unknown> | undefined) ?? {};
+  const choices = choicesOf(props, ["situations", "outcomes"]);
+  const without = (id: string) =>
+    Object.fromEntries(Object.entries(places).filter(([place]) => place !== id));
+  return (
+    <Framed props={props} group>
+      {({ invalid }) => (
+        <>
+          <ul>
+            {Object.entries(places).map(([id, worth]) => {
+              const title = choices.find((c) => c.id === id)?.title ?? id;
+              return (
+                <li key={id} className="flex flex-wrap items-center gap-x-4">
+                  <span className="min-w-40">{title}</span>
+                  <NumberBox
+                    label={`What coming to “${title}” is worth, from 0 to 1`}
+                    className="w-24!"
+                    value={worth}
+                    invalid={invalid}
+                    onChange={(value) => props.onChange({ ...places, [id]: value ?? 0 })}
+                  />
+                  <button type="button" className="word" onClick={() => props.onChange(without(id))}>
+                    take out
+                  </button>
+                </li>
+              );
+            })}
+          </ul>
+          <div className="sm:max-w-80">
+            <Picker
+              label={`Add to: ${props.field.label}`}
+              value=""
+              choices={choices.filter((c) => !(c.id in places))}
+              onChange={(id) => props.onChange({ ...places, [id]: 0 })}
+            />
+          </div>
+        </>
       )}
     </Framed>
   );

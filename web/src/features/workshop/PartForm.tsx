@@ -4,7 +4,7 @@ import { askAgain } from "../../api/askAgain";
 import { problemOf, type Problem, type Schemas } from "../../api/client";
 import { useDraft } from "../../ui/draft";
 import { Refused } from "../../ui/Notice";
-import { useMapById, useMapChange } from "../map";
+import { lowerFirst, useMapById, useMapChange } from "../map";
 import { cleaned } from "./cleaned";
 import { FieldInput } from "./FieldInput";
 import { inWordsOfTheForm, type Field } from "./fields";
@@ -121,6 +121,25 @@ export function PartForm({
     change((now) => ({ ...now, made: [...now.made, { list, id, part }] }));
     return id;
   };
+  const control = (field: Field) => (
+    <FieldInput
+      key={field.name}
+      map={map}
+      field={field}
+      place={`/${field.name}`}
+      value={value[field.name]}
+      errors={errors}
+      make={make}
+      part={value}
+      made={made.map((m) => ({ ...m, title: String(m.part.title) }))}
+      onChange={(next) => change((now) => ({ ...now, value: { ...now.value, [field.name]: next } }))}
+    />
+  );
+  const more = fields.filter((f) => f.more);
+  const isSaid = (f: Field) => f.name in initial || f.name in value;
+  const isWrong = (f: Field) =>
+    [...errors.keys()].some((at) => at === `/${f.name}` || at.startsWith(`/${f.name}/`));
+  const unfolded = more.some((f) => isSaid(f) || isWrong(f));
   return (
     // Escape leaves the form from any of its fields.
     // eslint-disable-next-line jsx-a11y-x/no-noninteractive-element-interactions
@@ -155,22 +174,13 @@ export function PartForm({
           {throwAway}
         </p>
       )}
-      <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2">
-        {fields.map((field) => (
-          <FieldInput
-            key={field.name}
-            map={map}
-            field={field}
-            place={`/${field.name}`}
-            value={value[field.name]}
-            errors={errors}
-            make={make}
-            part={value}
-            made={made.map((m) => ({ ...m, title: String(m.part.title) }))}
-            onChange={(next) => change((now) => ({ ...now, value: { ...now.value, [field.name]: next } }))}
-          />
-        ))}
-      </div>
+      <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2">{fields.filter((f) => !f.more).map(control)}</div>
+      {more.length > 0 && (
+        <details open={unfolded || undefined}>
+          <summary className="font-semibold">More: {more.map((f) => lowerFirst(f.label)).join(", ")}</summary>
+          <div className="mt-2 grid gap-x-5 gap-y-3 sm:grid-cols-2">{more.map(control)}</div>
+        </details>
+      )}
       {problem?.status === 409 ? (
         <Changed
           problem={problem}

@@ -1,4 +1,4 @@
-import { KIND_LABEL, SEGMENT_LABEL, SEGMENTS, STAGE_LABEL, STAGES } from "../../labels";
+import { BEARING_LABEL, KIND_LABEL, SEGMENT_LABEL, SEGMENTS, STAGE_LABEL, STAGES } from "../../labels";
 import type { PartList } from "../../model/partKinds";
 
 /** How one field of a part is edited. */
@@ -8,6 +8,8 @@ export type Field = {
   hint?: string;
   /** What to say when it was left empty but must not be. */
   need?: string;
+  /** Folded away until it is asked for or says something. */
+  more?: boolean;
 } & (
   | { kind: "text"; long?: boolean; most: number; blank?: string }
   | { kind: "number"; least: number; most: number; unit?: string; optional?: boolean }
@@ -27,7 +29,9 @@ export type Field = {
   | { kind: "codes"; options: Option[] }
   | { kind: "texts"; most: number }
   | { kind: "flags" }
-  | { kind: "held" }
+  | { kind: "segments"; blank: string; most: number }
+  | { kind: "places" }
+  | { kind: "group"; fields: Field[] }
   | { kind: "clock" }
   | { kind: "likelihood"; chance: boolean }
   | { kind: "worth" }
@@ -45,6 +49,32 @@ const KINDS: Option[] = Object.entries(KIND_LABEL).map(([id, title]) => ({ id, t
 const INJURIES = plain("knee", "neck", "shoulder", "rib", "elbow", "wrist", "ankle", "lower-back");
 const LEVELS = plain("novice", "intermediate", "advanced");
 const LEANS = plain("strength", "speed", "space", "flexibility", "length", "jacket");
+const BEARINGS = Object.entries(BEARING_LABEL).map(([id, title]) => ({ id, title }));
+const GAUGES: Option[] = [
+  { id: "they-heavier", title: "kilograms they are heavier" },
+  { id: "you-heavier", title: "kilograms you are heavier" },
+  { id: "they-taller", title: "centimetres they are taller" },
+  { id: "you-taller", title: "centimetres you are taller" },
+];
+const ALSO_CALLED: Field = {
+  name: "alsoCalled",
+  label: "Also called",
+  hint: "other names that somebody may type, one a line",
+  kind: "texts",
+  most: 12,
+  more: true,
+};
+const FAULTS: Field = {
+  name: "faults",
+  label: "Faults",
+  kind: "rows",
+  one: "fault",
+  fields: [
+    { name: "sign", label: "If you feel", kind: "text", most: 400 },
+    { name: "cause", label: "it is because", kind: "text", most: 400 },
+    { name: "fix", label: "Mend it so", kind: "text", most: 400 },
+  ],
+};
 const TITLE: Field = { name: "title", label: "Name", kind: "text", most: 90, need: "Give it a name." };
 
 export const RESPONSE_FIELDS: Field[] = [
@@ -86,6 +116,13 @@ export const REACTION_FIELDS: Field[] = [
     lists: ["techniques"],
     makes: "techniques",
   },
+  {
+    name: "when",
+    label: "When they",
+    hint: "what they do or hold that makes it the one to choose; it is what a partner gives in a drill",
+    kind: "text",
+    most: 400,
+  },
   { name: "works", label: "How often it gets going", kind: "likelihood", chance: true },
   { name: "seconds", label: "Seconds it takes", kind: "number", least: 0, most: 120, unit: "s" },
   {
@@ -96,6 +133,14 @@ export const REACTION_FIELDS: Field[] = [
     none: "you are where you were",
   },
   { name: "needs", label: "It needs", kind: "flags" },
+  {
+    name: "doNot",
+    label: "It is a mistake, because",
+    hint: "only for what people do and should not; it is never recommended, and drawn in red",
+    kind: "text",
+    most: 400,
+    more: true,
+  },
 ];
 
 /** A single thing that a pin or a finish needs. */
@@ -136,8 +181,10 @@ export const FIELDS: Record<PartList, Field[]> = {
       label: "Lateness",
       kind: "choice",
       options: STAGES.map((id) => ({ id, title: STAGE_LABEL[id] })),
+      none: "none: a place to rest in",
     },
-    { name: "held", label: "What is held", kind: "held" },
+    { name: "where", label: "Where they are", kind: "choice", options: BEARINGS, none: "not said" },
+    { name: "held", label: "What is held", kind: "segments", blank: "free", most: 90 },
     { name: "facts", label: "What is so here", kind: "flags" },
     { name: "clock", label: "If you do nothing", kind: "clock" },
     {
@@ -156,6 +203,41 @@ export const FIELDS: Record<PartList, Field[]> = {
       options: KINDS.filter((k) => k.id !== "tap"),
       none: "no",
     },
+    {
+      name: "feeds",
+      label: "What they can begin from this place of rest",
+      kind: "refs",
+      list: "situations",
+      unordered: true,
+      more: true,
+    },
+    {
+      name: "yours",
+      label: "What each limb of yours should be doing",
+      kind: "segments",
+      blank: "not said",
+      most: 400,
+      more: true,
+    },
+    {
+      name: "feeder",
+      label: "How a partner holds it well and safely",
+      kind: "group",
+      more: true,
+      fields: [
+        { name: "weight", label: "Where the weight goes", kind: "text", most: 400 },
+        { name: "care", label: "Where not to press, what not to do", kind: "text", most: 400 },
+        { name: "gives", label: "What to give", kind: "text", most: 400 },
+      ],
+    },
+    {
+      name: "oneAnswer",
+      label: "Why there is one answer only",
+      kind: "text",
+      most: 400,
+      more: true,
+    },
+    ALSO_CALLED,
   ],
   reactions: [
     FROM,
@@ -172,17 +254,7 @@ export const FIELDS: Record<PartList, Field[]> = {
     TITLE,
     { name: "movements", label: "Movements, in order", kind: "refs", list: "movements", makes: "movements" },
     { name: "checkpoints", label: "Checkpoints", hint: "one a line, up to eight", kind: "texts", most: 8 },
-    {
-      name: "faults",
-      label: "Faults",
-      kind: "rows",
-      one: "fault",
-      fields: [
-        { name: "sign", label: "If you feel", kind: "text", most: 400 },
-        { name: "cause", label: "it is because", kind: "text", most: 400 },
-        { name: "fix", label: "Mend it so", kind: "text", most: 400 },
-      ],
-    },
+    FAULTS,
     {
       name: "questions",
       label: "Questions",
@@ -199,6 +271,7 @@ export const FIELDS: Record<PartList, Field[]> = {
     { name: "children", label: "Children may do it", kind: "yes", usual: true },
     { name: "avoidWith", label: "Not with a bad", kind: "codes", options: INJURIES },
     { name: "leansOn", label: "It leans on", kind: "codes", options: LEANS },
+    ALSO_CALLED,
   ],
   movements: [
     TITLE,
@@ -209,10 +282,47 @@ export const FIELDS: Record<PartList, Field[]> = {
       options: SEGMENTS.map((id) => ({ id, title: SEGMENT_LABEL[id] })),
     },
     { name: "risks", label: "It can hurt the", kind: "codes", options: INJURIES },
+    { name: "steps", label: "Steps", hint: "one a line, up to twelve", kind: "texts", most: 12 },
+    FAULTS,
+    { name: "bothSides", label: "It has a left and a right", kind: "yes", usual: true },
+    {
+      name: "repetitions",
+      label: "A round alone is",
+      kind: "number",
+      least: 0,
+      most: 100,
+      unit: "a side",
+      optional: true,
+    },
+    ALSO_CALLED,
   ],
-  facts: [TITLE],
+  facts: [
+    TITLE,
+    {
+      name: "measured",
+      label: "It follows from the pair",
+      hint: "leave it empty where it does not",
+      kind: "group",
+      more: true,
+      fields: [
+        { name: "gauge", label: "It counts", kind: "choice", options: GAUGES, none: "nothing" },
+        { name: "from", label: "and holds from", kind: "number", least: 0, most: 200, optional: true },
+      ],
+    },
+  ],
   families: [TITLE],
-  outcomes: [TITLE, { name: "kind", label: "It is", kind: "choice", options: KINDS }],
+  outcomes: [
+    TITLE,
+    { name: "kind", label: "It is", kind: "choice", options: KINDS },
+    {
+      name: "then",
+      label: "Then the other one is in",
+      hint: "after a reversal: where they are on the bottom, and the drill goes on",
+      kind: "ref",
+      lists: ["situations"],
+      none: "nobody has said",
+    },
+  ],
   principles: [
     TITLE,
     { name: "condition", label: "What separates the stances", kind: "text", long: true, most: 400 },
@@ -224,7 +334,17 @@ export const FIELDS: Record<PartList, Field[]> = {
       fields: [TITLE, { name: "wants", label: "What it wants", kind: "text", most: 400 }],
     },
   ],
-  aims: [TITLE, { name: "worth", label: "What each end is worth, from 0 to 1", kind: "worth" }],
+  aims: [
+    TITLE,
+    { name: "worth", label: "What each end is worth, from 0 to 1", kind: "worth" },
+    {
+      name: "places",
+      label: "Places that end the round",
+      hint: "such as the mount, worth 0: anywhere but there",
+      kind: "places",
+      more: true,
+    },
+  ],
   matchups: [
     TITLE,
     {
@@ -351,7 +471,7 @@ const NAMES = new Map<string, string>();
 const collect = (fields: Field[]) =>
   fields.forEach((field) => {
     if (!NAMES.has(field.name)) NAMES.set(field.name, field.label);
-    if (field.kind === "rows" || field.kind === "tree") collect(field.fields);
+    if (field.kind === "rows" || field.kind === "tree" || field.kind === "group") collect(field.fields);
   });
 Object.values(FIELDS).forEach(collect);
 

@@ -203,7 +203,7 @@ class ReadingStory extends Story {
         page.getByRole(AriaRole.LINK, exactly("Map")).click();
         assertThat(page).hasURL(Pattern.compile("stance=near-hand"));
         Browser.open(page, "Cross-face, shoulders flat");
-        assertThat(page.getByText("Closed here: the house has taken the other stance.")).isVisible();
+        assertThat(page.getByText("Closed by the house, which has taken the other stance")).isVisible();
         page.goBack();
         page.goBack();
         principle.getByRole(AriaRole.BUTTON, within("Take it for the house: Frame on the near upper arm")).click();

@@ -7,8 +7,9 @@ import app.narrowgate.core.map.Id;
  *
  * @param reaction what the bottom player does
  * @param response what the feeder then gives
- * @param landing where it ends
+ * @param landing where it lands
+ * @param next what the pair does from there
  * @param seconds one repetition: setting up, thinking, the reaction, the response
  */
-public record DrillLink(Id reaction, Id response, Id landing, double seconds) {
+public record DrillLink(Id reaction, Id response, Id landing, NextStep next, double seconds) {
 }

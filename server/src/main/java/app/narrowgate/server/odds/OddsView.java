@@ -69,8 +69,8 @@ record OddsView(int revision, String aim, String matchup, double read, double la
     }
 
     @Schema(name = "Closing")
-    record ClosingView(@Schema(allowableValues = {"fact", "stance", "injury", "children", "rule"}) String kind,
-            @Schema(description = "The fact, stance, injury or rule that closes it") String what) {
+    record ClosingView(@Schema(allowableValues = {"fact", "stance", "injury", "children", "rule", "aim", "do-not"}) String kind,
+            @Schema(description = "The fact, stance, injury, rule or aim that closes it; a mistake’s own id") String what) {
         static ClosingView of(Closing closing) {
             return new ClosingView(closing.kind().code(), closing.what());
         }
