@@ -6,7 +6,9 @@ import { entriesOf } from "./entries";
 const map = {
   id: "house",
   families: [{ id: "mount", title: "Mount" }],
-  situations: [{ id: "low", title: "Low mount", family: "mount", stage: "joined", alsoCalled: ["flat mount"] }],
+  situations: [
+    { id: "low", title: "Low mount", family: "mount", stage: "joined", alsoCalled: ["flat mount"] },
+  ],
   outcomes: [{ id: "on-top", title: "On top", kind: "reversal" }],
   techniques: [
     {

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { api, problemOf, unwrap, type Schemas } from "../../api/client";
-import { SEGMENT_LABEL, SEGMENTS, type Segment } from "../../labels";
+import { BEARING_LABEL, SEGMENT_LABEL, SEGMENTS, type Segment } from "../../labels";
 import { BodyDrawing } from "../../ui/body/BodyFigure";
 import { Loading, Refused } from "../../ui/Notice";
 import { useMap } from "../map";
@@ -25,7 +25,10 @@ export function HeldPage() {
     queryFn: () =>
       unwrap(
         api.GET("/api/maps/{mapId}/held", {
-          params: { path: { mapId: mapId! }, query: { ...setting, ...marks } },
+          params: {
+            path: { mapId: mapId! },
+            query: { ...setting, ...marks, where: marks.where || undefined },
+          },
         }),
       ),
   });
@@ -36,7 +39,8 @@ export function HeldPage() {
     <div className="lg:grid lg:min-h-[calc(100dvh-52px)] lg:grid-cols-[minmax(0,480px)_minmax(0,1fr)]">
       <main className="px-5 pt-3 pb-5">
         <Heading>What is held?</Heading>
-        <p className="text-quiet">Press a part of the body: once for held, again for free.</p>
+        <Where marks={marks} change={change} />
+        <p className="mt-3 text-quiet">Then press a part of the body: once for held, again for free.</p>
         <div className="mt-3 grid items-start gap-x-5 gap-y-3 sm:grid-cols-[200px_minmax(0,1fr)]">
           <BodyDrawing
             isHeld={(s) => marks.held.includes(s)}
@@ -56,7 +60,7 @@ export function HeldPage() {
           <button
             type="button"
             className="word mt-2"
-            onClick={() => change({ held: [], free: [], so: [], notSo: [] })}
+            onClick={() => change({ where: "", held: [], free: [], so: [], notSo: [] })}
           >
             Begin again
           </button>
@@ -87,6 +91,26 @@ export function HeldPage() {
         )}
       </section>
     </div>
+  );
+}
+
+/** Where they are, which everybody can tell and which tells most. */
+function Where({ marks, change }: { marks: Marks; change: (part: Partial<Marks>) => void }) {
+  return (
+    <fieldset className="mt-2 min-w-0">
+      <legend className="font-semibold">Where are they?</legend>
+      <div className="mt-1 flex flex-wrap gap-2">
+        {Object.entries(BEARING_LABEL).map(([id, title]) => (
+          <Toggle
+            key={id}
+            on={marks.where === id}
+            onClick={() => change({ where: marks.where === id ? "" : id })}
+          >
+            {title}
+          </Toggle>
+        ))}
+      </div>
+    </fieldset>
   );
 }
 
@@ -171,7 +195,7 @@ function FactRow({
   marks,
   change,
 }: {
-  fact: Schemas["Named"];
+  fact: Schemas["Fact"];
   marks: Marks;
   change: (part: Partial<Marks>) => void;
 }) {

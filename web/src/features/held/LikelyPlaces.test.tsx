@@ -41,7 +41,7 @@ const odds = {
     guard: { worth: 1, stop: true },
   },
 } as unknown as OddsData;
-const marks = { held: ["head"], free: [], so: [], notSo: [] } as never;
+const marks = { where: "", held: ["head"], free: [], so: [], notSo: [] } as never;
 const change = vi.fn();
 beforeEach(() => void change.mockClear());
 
@@ -93,7 +93,7 @@ describe("where one may be", () => {
   });
 
   it("asks what would tell most, and marks the answer", async () => {
-    judged({ likely: [{ situation: "low", chance: 1 }], next: { fact: "joined" } });
+    judged({ likely: [{ situation: "low", chance: 1 }], next: { where: false, fact: "joined" } });
     const next = within(screen.getByRole("group", { name: "The next thing to tell" }));
     expect(next.getByText("Their hands are joined?")).toBeVisible();
     await userEvent.click(next.getByRole("button", { name: "no" }));

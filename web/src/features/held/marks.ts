@@ -1,9 +1,11 @@
 import { useMemo } from "react";
-import { SEGMENTS, type Segment } from "../../labels";
+import { BEARING_LABEL, SEGMENTS, type Segment } from "../../labels";
 import { useAddress } from "../../ui/address";
 
 /** What somebody can tell of where they are. */
 export interface Marks {
+  /** Where the top player is; empty while it was not said. */
+  where: string;
   held: Segment[];
   free: Segment[];
   so: string[];
@@ -13,7 +15,7 @@ export interface Marks {
 const NAMES = ["held", "free", "so", "notSo"] as const;
 
 export function isMarked(marks: Marks): boolean {
-  return NAMES.some((name) => marks[name].length > 0);
+  return marks.where !== "" || NAMES.some((name) => marks[name].length > 0);
 }
 
 /** The marks after a part of the body was pressed: held first, then free, then unsaid again. */
@@ -28,6 +30,7 @@ export function nextMark(marks: Marks, segment: Segment): Marks {
 /** The marks live in the address, so that a link brings them back. */
 export function useMarks(): [Marks, (part: Partial<Marks>) => void] {
   const [params, write] = useAddress();
+  const where = params.get("where") ?? "";
   const text = NAMES.map((name) => params.get(name) ?? "").join("|");
   const marks = useMemo(() => {
     const [held, free, so, notSo] = text.split("|").map((part) => part.split(" ").filter(Boolean)) as [
@@ -37,11 +40,16 @@ export function useMarks(): [Marks, (part: Partial<Marks>) => void] {
       string[],
     ];
     const known = (list: string[]) => SEGMENTS.filter((s) => list.includes(s));
-    return { held: known(held), free: known(free), so, notSo };
-  }, [text]);
+    return { where: where in BEARING_LABEL ? where : "", held: known(held), free: known(free), so, notSo };
+  }, [text, where]);
   const change = (part: Partial<Marks>) =>
     write(
-      Object.fromEntries(Object.entries(part).map(([name, list]) => [name, list.join(" ") || undefined])),
+      Object.fromEntries(
+        Object.entries(part).map(([name, told]) => [
+          name,
+          (typeof told === "string" ? told : told.join(" ")) || undefined,
+        ]),
+      ),
     );
   return [marks, change];
 }

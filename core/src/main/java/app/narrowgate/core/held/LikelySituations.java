@@ -1,6 +1,7 @@
 package app.narrowgate.core.held;
 
 import app.narrowgate.core.check.RefusedException;
+import app.narrowgate.core.map.Bearing;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Fact;
 import app.narrowgate.core.map.Id;
@@ -8,6 +9,7 @@ import app.narrowgate.core.map.Segment;
 import app.narrowgate.core.map.Situation;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,7 +18,10 @@ import java.util.Optional;
  * Where somebody is, judged from what they can tell, by Bayes's rule: the square root of how often rounds pass
  * through a situation (the root, so that a common place does not drown what was marked), times how well each mark fits
  * it. Marks are taken as independent given the situation. How well a mark fits is a convention of this project: what
- * the map says plainly is marked so {@value #RIGHT} of the time, and what depends on the moment half of the time.
+ * the map says plainly of a segment is marked so {@value #RIGHT} of the time, a fact and where the top player is
+ * {@value #RIGHT_WORDS} of the time, as they are asked for in words. A fact of which a situation says nothing may be so there, but the more seldom the fewer places say it of
+ * themselves: the geometric mean of a half and the share of places that say it. So a hand that cups an elbow, which one
+ * place tells of, leads there at once, and free legs, which many tell of, lead nowhere alone.
  *
  * @param likely every situation that can be meant, likeliest first, equal ones in the map's order; chances sum to 1
  * @param next what to tell next: the segment or fact that is expected to narrow it down most; empty when nothing would
@@ -24,6 +29,7 @@ import java.util.Optional;
 public record LikelySituations(List<Likely> likely, Optional<Question> next) {
 
     private static final double RIGHT = 0.9;
+    private static final double RIGHT_WORDS = 0.97;
     /** Nobody asks a question that tells less than this, in bits. */
     private static final double WORTH_ASKING = 0.05;
 
@@ -38,11 +44,31 @@ public record LikelySituations(List<Likely> likely, Optional<Question> next) {
     /**
      * What to tell next.
      *
+     * @param bearing true where it is about where the top player is, which is asked before all else
      * @param segment the segment, where it is about one
      * @param fact the fact, where it is about one
-     * @param bits by how much the answer is expected to narrow it down
+     * @param bits by how much the answer is expected to narrow it down; 0 where that is not worked out
      */
-    public record Question(Optional<Segment> segment, Optional<Id> fact, double bits) {
+    public record Question(boolean bearing, Optional<Segment> segment, Optional<Id> fact, double bits) {
+    }
+
+    /** How well each fact fits where nothing is said of it, in (0,1). */
+    private record Habits(Map<Id, Double> unsaid) {
+
+        static Habits of(EscapeMap map, List<Situation> places) {
+            Map<Id, Double> unsaid = new HashMap<>();
+            for (Fact fact : map.facts()) {
+                long so = places.stream().filter(s -> Boolean.TRUE.equals(s.facts().get(fact.id()))).count();
+                unsaid.put(fact.id(), Math.sqrt(0.5 * (so + 1) / (places.size() + 2)));
+            }
+            return new Habits(unsaid);
+        }
+
+        /** Chance that the fact is marked as so there. */
+        double so(Situation place, Id fact) {
+            Boolean known = place.facts().get(fact);
+            return known == null ? unsaid.get(fact) : known ? RIGHT_WORDS : 1 - RIGHT_WORDS;
+        }
     }
 
     /**
@@ -58,33 +84,38 @@ public record LikelySituations(List<Likely> likely, Optional<Question> next) {
                 throw new RefusedException("No fact is called “%s”.".formatted(fact));
             }
         }
-        List<Situation> places = map.situations().stream().filter(s -> !s.held().isEmpty()).toList();
+        List<Situation> places = map.situations().stream()
+                .filter(s -> !s.held().isEmpty() || s.bearing().isPresent() && s.rest().isEmpty()).toList();
         if (places.isEmpty()) {
             return new LikelySituations(List.of(), Optional.empty());
         }
         double least = places.stream().mapToDouble(s -> often.getOrDefault(s.id(), 0.0)).filter(w -> w > 0).min().orElse(1);
         double[] prior = places.stream()
                 .mapToDouble(s -> Math.sqrt(Math.max(least, often.getOrDefault(s.id(), 0.0)))).toArray();
-        double[] chance = posterior(places, prior, marks);
+        Habits habits = Habits.of(map, places);
+        double[] chance = posterior(places, prior, marks, habits);
         List<Likely> likely = new ArrayList<>();
         for (int i = 0; i < chance.length; i++) {
             likely.add(new Likely(places.get(i).id(), chance[i]));
         }
         likely.sort(Comparator.comparingDouble((Likely l) -> -l.chance()));
-        return new LikelySituations(likely, next(map, places, prior, marks, chance));
+        return new LikelySituations(likely, next(map, places, prior, marks, chance, habits));
     }
 
-    private static double[] posterior(List<Situation> places, double[] prior, Marks marks) {
+    private static double[] posterior(List<Situation> places, double[] prior, Marks marks, Habits habits) {
         double[] weight = prior.clone();
         double sum = 0;
         for (int i = 0; i < weight.length; i++) {
             Situation place = places.get(i);
+            if (marks.bearing().isPresent()) {
+                weight[i] *= bearingFit(place, marks.bearing().get());
+            }
             for (Map.Entry<Segment, Boolean> mark : marks.segments().entrySet()) {
                 weight[i] *= fit(place.held().containsKey(mark.getKey()), mark.getValue());
             }
             for (Map.Entry<Id, Boolean> mark : marks.facts().entrySet()) {
-                Boolean known = place.facts().get(mark.getKey());
-                weight[i] *= known == null ? 0.5 : fit(known, mark.getValue());
+                double so = habits.so(place, mark.getKey());
+                weight[i] *= mark.getValue() ? so : 1 - so;
             }
             sum += weight[i];
         }
@@ -94,41 +125,48 @@ public record LikelySituations(List<Likely> likely, Optional<Question> next) {
         return weight;
     }
 
+    private static double bearingFit(Situation place, Bearing told) {
+        int others = Bearing.values().length - 1;
+        return place.bearing().map(b -> b == told ? RIGHT_WORDS : (1 - RIGHT_WORDS) / others)
+                .orElse(1.0 / (others + 1));
+    }
+
     private static double fit(boolean known, boolean marked) {
         return known == marked ? RIGHT : 1 - RIGHT;
     }
 
     private static Optional<Question> next(EscapeMap map, List<Situation> places, double[] prior, Marks marks,
-            double[] chance) {
+            double[] chance, Habits habits) {
+        if (marks.bearing().isEmpty() && places.stream().flatMap(s -> s.bearing().stream()).distinct().count() > 1) {
+            return Optional.of(new Question(true, Optional.empty(), Optional.empty(), 0));
+        }
         double now = entropy(chance);
         List<Question> questions = new ArrayList<>();
         for (Segment segment : Segment.values()) {
             if (!marks.segments().containsKey(segment)) {
                 double bits = now - expected(places, prior, chance, marks.with(segment, true), marks.with(segment, false),
-                        place -> fit(place.held().containsKey(segment), true));
-                questions.add(new Question(Optional.of(segment), Optional.empty(), bits));
+                        habits, place -> fit(place.held().containsKey(segment), true));
+                questions.add(new Question(false, Optional.of(segment), Optional.empty(), bits));
             }
         }
         for (Fact fact : map.facts()) {
             if (!marks.facts().containsKey(fact.id())) {
                 double bits = now - expected(places, prior, chance, marks.with(fact.id(), true),
-                        marks.with(fact.id(), false), place -> {
-                            Boolean known = place.facts().get(fact.id());
-                            return known == null ? 0.5 : fit(known, true);
-                        });
-                questions.add(new Question(Optional.empty(), Optional.of(fact.id()), bits));
+                        marks.with(fact.id(), false), habits, place -> habits.so(place, fact.id()));
+                questions.add(new Question(false, Optional.empty(), Optional.of(fact.id()), bits));
             }
         }
         return questions.stream().filter(q -> q.bits() > WORTH_ASKING).max(Comparator.comparingDouble(Question::bits));
     }
 
     private static double expected(List<Situation> places, double[] prior, double[] chance, Marks yes, Marks no,
-            java.util.function.ToDoubleFunction<Situation> saysYes) {
+            Habits habits, java.util.function.ToDoubleFunction<Situation> saysYes) {
         double isYes = 0;
         for (int i = 0; i < chance.length; i++) {
             isYes += chance[i] * saysYes.applyAsDouble(places.get(i));
         }
-        return isYes * entropy(posterior(places, prior, yes)) + (1 - isYes) * entropy(posterior(places, prior, no));
+        return isYes * entropy(posterior(places, prior, yes, habits))
+                + (1 - isYes) * entropy(posterior(places, prior, no, habits));
     }
 
     /** Shannon's entropy in bits. */

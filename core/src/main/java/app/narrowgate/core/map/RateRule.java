@@ -102,9 +102,9 @@ public record RateRule(Id id, String title, Gauge gauge, double above, double mo
 
     /** The table that a map without rules of its own uses. Every figure in it is the project's own estimate. */
     public static final List<RateRule> USUAL = List.of(
-            rule("heavier-strength", "Much to move", Gauge.THEY_HEAVIER, 5, 60, Lean.STRENGTH, Effect.WORKS, -0.04,
+            rule("heavier-strength", "Much to move", Gauge.THEY_HEAVIER, 5, 60, Lean.STRENGTH, Effect.WORKS, -0.07,
                     "A bridge or a lift has to move all of them."),
-            rule("heavier-all", "A heavier pin", Gauge.THEY_HEAVIER, 10, 60, null, Effect.WORKS, -0.012,
+            rule("heavier-all", "A heavier pin", Gauge.THEY_HEAVIER, 10, 60, null, Effect.WORKS, -0.02,
                     "Everything is harder under more weight."),
             rule("heavier-space", "Weight closes the room", Gauge.THEY_HEAVIER, 15, 60, Lean.SPACE, Effect.SECONDS,
                     0.006, "Room has to be made before it can be used."),

@@ -280,8 +280,9 @@ public final class MapReview {
         List<Situation> members = index.map().situations().stream()
                 .filter(s -> s.family().equals(family.id())).toList();
         boolean gripped = members.stream().anyMatch(s -> s.isAt(Stage.SETTLED) || s.isAt(Stage.LAST_CHANCE));
+        // A place to rest in is before whatever is begun from it.
         boolean early = members.stream()
-                .anyMatch(s -> s.isAt(Stage.EARLY) && !conditions.usable(s).isEmpty());
+                .anyMatch(s -> (s.isAt(Stage.EARLY) || s.rest().isPresent()) && !conditions.usable(s).isEmpty());
         if (gripped && !early) {
             add(Finding.Kind.NO_EARLY_ANSWER, family.id(),
                     "Prevention beats every escape, and nothing is taught here before the hold is on.",

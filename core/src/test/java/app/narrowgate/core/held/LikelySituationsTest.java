@@ -5,11 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.narrowgate.core.fixture.MapFixture;
+import app.narrowgate.core.map.Bearing;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Segment;
 import app.narrowgate.core.map.Situation;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** Bayes's rule worked by hand on three places. */
@@ -48,25 +50,46 @@ class LikelySituationsTest {
 
     @Test
     void aMarkWeighsNineToOne() {
-        LikelySituations judged = LikelySituations.of(map, new Marks(Map.of(Segment.HEAD, true), Map.of()), Map.of());
+        LikelySituations judged = LikelySituations.of(map, new Marks(Optional.empty(), Map.of(Segment.HEAD, true), Map.of()), Map.of());
         // 0.9 : 0.1 : 0.9 over 1.9
         assertThat(chance(judged, HEAD)).isCloseTo(0.9 / 1.9, within(1e-12));
         assertThat(chance(judged, HIPS)).isCloseTo(0.1 / 1.9, within(1e-12));
     }
 
     @Test
-    void aFactThatDependsSpeaksForNobody() {
-        LikelySituations judged = LikelySituations.of(map, new Marks(Map.of(), Map.of(FACT, true)), Map.of());
-        // 0.9 : 0.1 : 0.5 over 1.5
-        assertThat(chance(judged, BOTH)).isCloseTo(0.5 / 1.5, within(1e-12));
-        assertThat(chance(judged, HIPS)).isCloseTo(0.1 / 1.5, within(1e-12));
+    void aFactThatDependsSpeaksLittle() {
+        LikelySituations judged = LikelySituations.of(map, new Marks(Optional.empty(), Map.of(), Map.of(FACT, true)), Map.of());
+        // One place of three says it of itself: 0.97 : 0.03 : sqrt(0.5 * 2 / 5).
+        double unsaid = Math.sqrt(0.2);
+        assertThat(chance(judged, BOTH)).isCloseTo(unsaid / (1 + unsaid), within(1e-12));
+        assertThat(chance(judged, HIPS)).isCloseTo(0.03 / (1 + unsaid), within(1e-12));
     }
 
     @Test
     void asksWhatTellsThemApart() {
-        Marks headIsHeld = new Marks(Map.of(Segment.HEAD, true, Segment.TRUNK, false), Map.of());
+        Marks headIsHeld = new Marks(Optional.empty(), Map.of(Segment.HEAD, true, Segment.TRUNK, false), Map.of());
         LikelySituations judged = LikelySituations.of(map, headIsHeld, Map.of());
         assertThat(judged.next()).hasValueSatisfying(q -> assertThat(q.segment()).contains(Segment.HIPS));
+    }
+
+    /** Where they are is asked before all else, and tells more than any other mark. */
+    @Test
+    void whereTheyAreComesFirst() {
+        EscapeMap told = map.with(at(HEAD, Bearing.ABOVE)).with(at(HIPS, Bearing.ASTRIDE));
+        assertThat(LikelySituations.of(told, Marks.NONE, Map.of()).next())
+                .hasValueSatisfying(q -> assertThat(q.bearing()).isTrue());
+        LikelySituations judged = LikelySituations.of(told, new Marks(Optional.of(Bearing.ASTRIDE),
+                Map.of(Segment.HEAD, true), Map.of()), Map.of());
+        // 0.03 / 6 · 0.9 : 0.97 · 0.1 : 1 / 7 · 0.9
+        double sum = 0.005 * 0.9 + 0.97 * 0.1 + 0.9 / 7;
+        assertThat(chance(judged, HIPS)).isCloseTo(0.97 * 0.1 / sum, within(1e-12));
+        assertThat(judged.next().map(LikelySituations.Question::bearing)).isNotEqualTo(Optional.of(true));
+    }
+
+    private Situation at(Id id, Bearing bearing) {
+        Situation s = map.situations().stream().filter(t -> t.id().equals(id)).findFirst().orElseThrow();
+        return new Situation(s.id(), s.title(), s.family(), s.stage(), Optional.of(bearing), s.held(), s.facts(), s.clock(),
+                s.entry(), s.rest(), s.feeds(), s.notes());
     }
 
     @Test
@@ -77,7 +100,7 @@ class LikelySituationsTest {
 
     @Test
     void anUnknownFactIsRefused() {
-        Marks marks = new Marks(Map.of(), Map.of(Id.of("ghost"), true));
+        Marks marks = new Marks(Optional.empty(), Map.of(), Map.of(Id.of("ghost"), true));
         assertThatThrownBy(() -> LikelySituations.of(map, marks, Map.of())).hasMessageContaining("ghost");
     }
 }

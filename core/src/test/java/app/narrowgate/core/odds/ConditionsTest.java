@@ -64,11 +64,11 @@ class ConditionsTest {
         }
     }
 
-    /** By hand: 25 kg is a dose of 20 at -0.04 and of 15 at -0.012, added to the log odds of 0.6. */
+    /** By hand: 25 kg is a dose of 20 at -0.07 and of 15 at -0.02, added to the log odds of 0.6. */
     @Test
     void shiftsAddUpInLogOdds() {
         Conditions conditions = Conditions.of(MapIndex.of(strength()), EVEN.withMatchup(Matchup.EVEN.withWeightGap(25)));
-        double logOdds = Math.log(0.6 / 0.4) - 20 * 0.04 - 15 * 0.012;
+        double logOdds = Math.log(0.6 / 0.4) - 20 * 0.07 - 15 * 0.02;
         assertThat(conditions.works(strength().reactions().get(0))).isCloseTo(1 / (1 + Math.exp(-logOdds)), within(1e-12));
     }
 

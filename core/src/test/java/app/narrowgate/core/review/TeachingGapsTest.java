@@ -57,7 +57,7 @@ class TeachingGapsTest {
 
     @ParameterizedTest
     @ValueSource(strings = {"Their hip comes off yours", "A hand goes to the mat", "Your weight is suddenly free",
-        "They post", "Knees close on your ribs"})
+        "They post", "Knees close on your ribs", "They tip forward", "They sit down"})
     void aCueThatCanBeSeenOrFelt(String cue) {
         assertThat(places(Finding.Kind.VAGUE_CUE, with(reaction("x", 1, Optional.empty(), cue)))).isEmpty();
     }

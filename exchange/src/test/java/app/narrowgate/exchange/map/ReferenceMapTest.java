@@ -235,7 +235,7 @@ class ReferenceMapTest {
                 for (Segment segment : Segment.values()) {
                     marks.put(segment, situation.held().containsKey(segment));
                 }
-                List<Id> first = LikelySituations.of(INDEX.map(), new Marks(marks, situation.facts()), often).likely()
+                List<Id> first = LikelySituations.of(INDEX.map(), new Marks(situation.bearing(), marks, situation.facts()), often).likely()
                         .stream().limit(8).map(LikelySituations.Likely::situation).toList();
                 assertThat(first).as(situation.title()).contains(situation.id());
             }

@@ -3,6 +3,7 @@ package app.narrowgate.server.held;
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.held.LikelySituations;
 import app.narrowgate.core.held.Marks;
+import app.narrowgate.core.map.Bearing;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Segment;
 import app.narrowgate.core.odds.Setting;
@@ -23,6 +24,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -39,6 +41,7 @@ class HeldController {
 
     /** What was marked. */
     record HeldQuestion(
+            @Parameter(description = "Where the top player is", example = "astride") @Nullable String where,
             @Parameter(description = "Segments that are held", example = "head") @Nullable @Size(max = 7)
             List<String> held,
             @Parameter(description = "Segments that are free", example = "hips") @Nullable @Size(max = 7)
@@ -53,7 +56,7 @@ class HeldController {
             Map<Id, Boolean> facts = new LinkedHashMap<>();
             or(so).forEach(id -> facts.put(Id.of(id), true));
             or(notSo).forEach(id -> facts.put(Id.of(id), false));
-            return new Marks(segments, facts);
+            return new Marks(Optional.ofNullable(where).map(code -> Coded.require(Bearing.class, "Where they are", code)), segments, facts);
         }
 
         private static Segment segment(String code) {
@@ -70,7 +73,7 @@ class HeldController {
         static LikelyView of(LikelySituations judged) {
             return new LikelyView(judged.likely().stream()
                     .map(l -> new LikelyPlaceView(l.situation().value(), l.chance())).toList(),
-                    judged.next().map(q -> new NextView(q.segment().map(Coded::code).orElse(null),
+                    judged.next().map(q -> new NextView(q.bearing(), q.segment().map(Coded::code).orElse(null),
                             q.fact().map(Id::value).orElse(null))).orElse(null));
         }
     }
@@ -80,7 +83,7 @@ class HeldController {
     }
 
     @Schema(name = "NextMark")
-    record NextView(@Nullable String segment, @Nullable String fact) {
+    record NextView(@Schema(description = "Whether it is where the top player is") boolean where, @Nullable String segment, @Nullable String fact) {
     }
 
     private final MapStore maps;
