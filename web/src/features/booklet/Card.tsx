@@ -3,7 +3,7 @@ import { hundred, lateness, seconds } from "../../labels";
 import { BodyFigure } from "../../ui/body/BodyFigure";
 import { Gate, narrowness } from "../../ui/Gate";
 import { Caution } from "../../ui/Notice";
-import { lowerFirst, placeTitle, reactionTitle, techniqueOf, withoutThey } from "../map";
+import { lowerFirst, placeTitle, reactionTitle, techniqueOf } from "../map";
 import { closedInWords, insteadInWords } from "../situation";
 import { indexOf } from "../../model/mapIndex";
 import { FeederBrief, Limbs } from "../../ui/body/Limbs";
@@ -64,8 +64,6 @@ export function Card({
               {lowerFirst(placeTitle(map, situation.clock.becomes))}.
             </p>
           )}
-          <Limbs situation={situation} />
-          <FeederBrief feeder={situation.feeder} />
         </div>
         <div className="min-w-0">
           {at.stop && <p className="font-semibold">Staying is best here.</p>}
@@ -103,7 +101,7 @@ export function Card({
                     const cue = indexOf(map).response(reaction.id, response.response)?.cue ?? "";
                     return (
                       <tr key={response.response} className="border-t border-rule align-top">
-                        <td className="py-0.5 pr-3">They {lowerFirst(withoutThey(cue))}</td>
+                        <td className="py-0.5 pr-3">{cue.replace(/\.$/, "")}</td>
                         <td className="w-[45%] py-0.5">
                           {response.answered ? placeTitle(map, response.lands) : "no answer yet"}
                         </td>
@@ -143,6 +141,10 @@ export function Card({
             <p className="text-quiet">{usable.length - shown.length} more are taught from here.</p>
           )}
         </div>
+      </div>
+      <div className="card-notes mt-2 grid gap-x-6 sm:grid-cols-2">
+        <Limbs situation={situation} />
+        <FeederBrief feeder={situation.feeder} />
       </div>
       <div className="mt-3 space-y-1.5">
         {[...cautions].map((caution) => (

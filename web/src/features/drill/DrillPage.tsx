@@ -3,7 +3,7 @@ import { Link, useParams } from "react-router";
 import { api, problemOf, unwrap, type Schemas } from "../../api/client";
 import { Caution, Loading, Refused } from "../../ui/Notice";
 import { FeederBrief } from "../../ui/body/Limbs";
-import { lowerFirst, paths, useMap, withoutThey } from "../map";
+import { lowerFirst, paths, theyDo, useMap } from "../map";
 import { settingQuery, useSetting } from "../odds";
 import { callsInLines, nextInWords, spottingCall } from "./calls";
 import { Heading } from "../../ui/Heading";
@@ -137,7 +137,7 @@ function Sheet({ sheet, seed }: { sheet: Schemas["DrillSheet"]; seed: number }) 
               <th className="py-2 pr-3 font-normal">Call</th>
               <th className="py-2 pr-4 font-normal">The feeder</th>
               <th className="py-2 pr-4 font-normal">You</th>
-              <th className="py-2 pr-4 font-normal">Then they</th>
+              <th className="py-2 pr-4 font-normal">Then</th>
               <th className="py-2 pr-4 font-normal">You land in, and go on</th>
               <th className="py-2 text-right font-normal">Each</th>
             </tr>
@@ -148,7 +148,7 @@ function Sheet({ sheet, seed }: { sheet: Schemas["DrillSheet"]; seed: number }) 
                 <td className="py-2 pr-3 text-[20px] leading-none font-bold">{index + 1}</td>
                 <td className="py-2 pr-4">{link.trigger || "holds the place as it is"}</td>
                 <td className="py-2 pr-4 font-semibold">{link.answer}</td>
-                <td className="py-2 pr-4">{lowerFirst(withoutThey(link.stimulus))}</td>
+                <td className="py-2 pr-4">{theyDo(link.stimulus)}</td>
                 <td className="py-2 pr-4">
                   {link.landing}
                   <span className="block text-quiet">{nextInWords(link.next)}</span>

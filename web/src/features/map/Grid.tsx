@@ -1,5 +1,5 @@
 import { group } from "d3-array";
-import { memo, useMemo, type MouseEvent, type ReactNode } from "react";
+import { memo, useMemo, useState, type MouseEvent, type ReactNode } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
 import { STAGE_LABEL, STAGES } from "../../labels";
@@ -80,7 +80,16 @@ export const Grid = memo(function Grid({
         ))}
       </div>
       {map.families.map((family) => (
-        <FamilyRow key={family.id} title={family.title} here={byFamily.get(family.id) ?? []} gate={gate} />
+        <FamilyRow
+          key={family.id}
+          title={family.title}
+          here={byFamily.get(family.id) ?? []}
+          aside={asideIn(
+            byFamily.get(family.id) ?? [],
+            (s) => holes.has(s.id) || narrow.has(s.id) || hubs.has(s.id),
+          )}
+          gate={gate}
+        />
       ))}
       {explained.at && <Threads map={map} gate={explained.at.gate} situation={explained.at.situation} />}
       {explained.at && (
@@ -100,14 +109,19 @@ export const Grid = memo(function Grid({
 
 function FamilyRow({
   title,
-  here,
+  here: all,
+  aside,
   gate,
 }: {
   title: string;
   here: Schemas["Situation"][];
+  /** Ids of those that are folded away until they are asked for. */
+  aside: Set<string>;
   gate: (situation: Schemas["Situation"]) => ReactNode;
 }) {
-  if (here.length === 0) return null;
+  const [open, setOpen] = useState(false);
+  if (all.length === 0) return null;
+  const here = open ? all : all.filter((s) => !aside.has(s.id));
   // Places to rest in are no stages of one hold: they stand side by side, so that the whole map stays on one screen.
   const apart = here.filter((s) => !s.stage);
   const staged = here.filter((s) => s.stage);
@@ -117,9 +131,24 @@ function FamilyRow({
       className={`grid gap-x-4 border-t border-rule py-2 lg:py-px ${COLUMNS} ${here.length > OFF_SCREEN ? "off-screen" : ""}`}
       aria-label={title}
     >
-      <h2 className="text-base lg:pt-[3px] lg:text-[14px] lg:leading-[16px]" style={{ fontStretch: "80%" }}>
-        {title}
-      </h2>
+      <div>
+        <h2 className="text-base lg:pt-[3px] lg:text-[14px] lg:leading-[16px]" style={{ fontStretch: "80%" }}>
+          {title}
+        </h2>
+        {aside.size > 0 && (
+          <button
+            type="button"
+            className="word min-h-11 text-left text-quiet lg:min-h-0 lg:text-[13.5px] lg:leading-[16px]"
+            aria-expanded={open}
+            onClick={(event) => {
+              event.stopPropagation();
+              setOpen(!open);
+            }}
+          >
+            {open ? "fold them" : `${aside.size} on the way`}
+          </button>
+        )}
+      </div>
       {resting ? (
         <div className={ACROSS}>{here.map(gate)}</div>
       ) : (
@@ -142,6 +171,18 @@ function FamilyRow({
       )}
     </section>
   );
+}
+
+/**
+ * Places that are only passed through: nobody starts or rests there and nothing is marked on them. Folded away where there
+ * are several, so that the whole map stays on one screen.
+ */
+export function asideIn(
+  here: Schemas["Situation"][],
+  isMarked: (situation: Schemas["Situation"]) => boolean,
+): Set<string> {
+  const passed = here.filter((s) => s.entry === 0 && !s.rest && s.stage !== "last-chance" && !isMarked(s));
+  return new Set(passed.length > 1 && passed.length < here.length ? passed.map((s) => s.id) : []);
 }
 
 /** Side by side under all four columns, as they belong to none. */
@@ -180,14 +221,21 @@ const SituationGate = memo(function SituationGate({
       data-gate={stage ?? ""}
       data-situation={id}
       data-aside={aside || undefined}
-      className={`relative -mx-1.5 block px-1.5 no-underline hover:bg-lane/60 max-lg:py-2 lg:h-[22px] tall:lg:h-[30px] tall:lg:pt-0.5 ${hole ? "outline-1 -outline-offset-1 outline-rust outline-dashed" : ""} ${aside ? "opacity-35" : ""}`}
+      className={`relative -mx-1.5 block px-1.5 no-underline hover:bg-lane/60 max-lg:py-2 lg:h-[19px] tall:lg:h-[30px] tall:lg:pt-0.5 ${hole ? "outline-1 -outline-offset-1 outline-rust outline-dashed" : ""} ${aside ? "opacity-35" : ""}`}
     >
       <span className="flex items-baseline justify-between gap-2">
-        <span className="min-w-0 truncate leading-[19px] lg:leading-[17px]" style={narrowness(worth)}>
+        <span
+          className="min-w-0 truncate leading-[19px] lg:leading-[14px] tall:lg:leading-[17px]"
+          style={narrowness(worth)}
+        >
           {hub && <span aria-hidden="true" className="mr-1 inline-block size-[9px] border-2 border-ink" />}
           {title}
         </span>
-        <Odds worth={worth} was={before} className="leading-[19px] lg:leading-[17px]" />
+        <Odds
+          worth={worth}
+          was={before}
+          className="leading-[19px] lg:leading-[14px] tall:lg:leading-[17px]"
+        />
       </span>
       <Gate worth={worth} late={stage === "last-chance"} height={5} />
       {narrow && (

@@ -25,7 +25,7 @@ export function holesOf(map: Schemas["Map"], odds: Overview): Map<string, string
 
 function missingIn(reactions: Schemas["Reaction"][]): string | undefined {
   const open = reactions.flatMap((r) => r.responses).filter((r) => !r.leads);
-  if (open.length === 1) return `No answer yet when they ${lowerFirst(withoutThey(open[0]!.cue))}.`;
+  if (open.length === 1) return `No answer yet when ${theyDo(open[0]!.cue)}.`;
   if (open.length > 1) return `${open.length} of their answers have no answer yet.`;
   const silent = reactions.filter((r) => !r.doNot && r.responses.length === 0).length;
   return silent > 0 ? "A reaction without any response of theirs." : undefined;
@@ -34,6 +34,11 @@ function missingIn(reactions: Schemas["Reaction"][]): string | undefined {
 /** A cue without the "They" that it usually begins with. */
 export function withoutThey(cue: string): string {
   return cue.replace(/^they\s+/i, "").replace(/\.$/, "");
+}
+
+/** A cue as it goes on in a sentence: "they post the hand", or "a hand goes to the mat" where it begins otherwise. */
+export function theyDo(cue: string): string {
+  return lowerFirst(cue.replace(/\.$/, ""));
 }
 
 export function lowerFirst(text: string): string {

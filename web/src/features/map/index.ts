@@ -1,7 +1,7 @@
 export { MapPage } from "./MapPage";
 export { findingPath, findingPlace } from "./holes";
 export { changedMost } from "./marks";
-export { lowerFirst, withoutThey } from "./holes";
+export { lowerFirst, theyDo, withoutThey } from "./holes";
 export { useMapChange, useMaps, useMap, useMapById, useTaken, useTurnBack } from "./map";
 export { paths } from "./paths";
 export { placeTitle, reactionTitle, techniqueOf } from "./titles";

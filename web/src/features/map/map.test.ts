@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../../api/client";
-import { findingPath, lowerFirst, withoutThey } from "./holes";
+import { findingPath, lowerFirst, theyDo, withoutThey } from "./holes";
 import { nextGate } from "./moveBetweenGates";
 import { aMap } from "../../test/aMap";
 
@@ -48,6 +48,8 @@ describe("arrow keys", () => {
 describe("cues", () => {
   it("are read after “they”", () => {
     expect(withoutThey("They post the hand.")).toBe("post the hand");
+    expect(theyDo("They post the hand.")).toBe("they post the hand");
+    expect(theyDo("A hand goes to the mat")).toBe("a hand goes to the mat");
     expect(lowerFirst("Hips turn")).toBe("hips turn");
   });
 });

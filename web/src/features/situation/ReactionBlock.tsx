@@ -5,7 +5,7 @@ import { hundred, seconds } from "../../labels";
 import { hasDraft } from "../../ui/draft";
 import { Gate, narrowness, Odds } from "../../ui/Gate";
 import { Caution } from "../../ui/Notice";
-import { lowerFirst, paths, placeTitle, techniqueOf, withoutThey } from "../map";
+import { lowerFirst, paths, placeTitle, techniqueOf, theyDo } from "../map";
 import { settingQuery } from "../odds";
 import { closedInWords, insteadInWords } from "./closing";
 import { isSituation, likelihoodText } from "./places";
@@ -201,7 +201,7 @@ export function ResponseRow({
 }) {
   const [editing, setEditing] = useState(() => hasDraft(responseKey(map, reaction.id, response.id)));
   const [params] = useSearchParams();
-  const cue = withoutThey(response.cue);
+  const doing = theyDo(response.cue);
   if (editing) {
     return (
       <li>
@@ -217,7 +217,13 @@ export function ResponseRow({
       }`}
     >
       <span className="min-w-0">
-        <span className="text-quiet">they</span> {lowerFirst(cue)}
+        {doing.startsWith("they ") ? (
+          <>
+            <span className="text-quiet">they</span> {doing.slice(5)}
+          </>
+        ) : (
+          doing
+        )}
       </span>
       <span className="text-quiet max-sm:text-right" title={`${hundred(odds.chance)} of 100 by habit`}>
         {likelihoodText(response.often, false)}
@@ -246,7 +252,7 @@ export function ResponseRow({
       <button
         type="button"
         className="word justify-self-end max-sm:col-start-2"
-        aria-label={`${odds.answered ? "Edit" : "Answer"}: they ${lowerFirst(cue)}`}
+        aria-label={`${odds.answered ? "Edit" : "Answer"}: ${doing}`}
         onClick={() => setEditing(true)}
       >
         {odds.answered ? "Edit" : "Answer"}

@@ -1,6 +1,6 @@
 import type { Schemas } from "../../api/client";
 import { hundred, seconds } from "../../labels";
-import { lowerFirst, placeTitle, withoutThey } from "../map";
+import { lowerFirst, placeTitle, theyDo } from "../map";
 import { indexOf } from "../../model/mapIndex";
 
 /** "22 are lost because they smash the knee back down." Empty when nothing much is. */
@@ -34,8 +34,8 @@ function reason(
         : `it is stuffed and you land in ${lowerFirst(placeTitle(map, part.lands))}`;
     case "response": {
       const response = indexOf(map).response(reaction?.id, part.response);
-      const cue = response ? lowerFirst(withoutThey(response.cue)) : "answer";
-      return `they ${cue}${response?.leads ? "" : ", which nobody has answered"}`;
+      const cue = response ? theyDo(response.cue) : "they answer";
+      return `${cue}${response?.leads ? "" : ", which nobody has answered"}`;
     }
   }
 }

@@ -7,13 +7,13 @@ export function Limbs({ situation }: { situation: Schemas["Situation"] }) {
   if (said.length === 0) return null;
   return (
     <section className="mt-3 border-t border-rule pt-3" aria-label="Your limbs">
-      <h2 className="text-base font-semibold lg:text-[14px]">Meanwhile</h2>
+      <h2 className="text-base font-semibold lg:text-[14px]">Your limbs meanwhile</h2>
       <dl className="mt-1 space-y-0.5">
         {said.map((segment) => (
-          <div key={segment} className="flex items-baseline gap-2">
+          <div key={segment} className="flex items-start gap-2">
             <span
               aria-hidden="true"
-              className={`size-[9px] shrink-0 self-center border border-ink ${situation.held[segment] ? "bg-green" : "bg-lane"}`}
+              className={`size-[9px] mt-[6px] shrink-0 self-start border border-ink ${situation.held[segment] ? "bg-green" : "bg-lane"}`}
             />
             <dt className="w-[62px] shrink-0 font-semibold">{SEGMENT_LABEL[segment]}</dt>
             <dd className="min-w-0">{situation.yours[segment]}</dd>

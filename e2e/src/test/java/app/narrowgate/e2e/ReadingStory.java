@@ -129,13 +129,13 @@ class ReadingStory extends Story {
         assertThat(Integer.parseInt(whole.get(1))).isLessThan(Integer.parseInt(whole.get(0)));
         page.getByLabel("Side by side with").selectOption(new com.microsoft.playwright.options.SelectOption()
                 .setValue("stance near-hand/upper-arm"));
-        assertThat(table).containsText("closed: the house has taken the other stance");
+        assertThat(table).containsText("closed: by the house, which has taken the other stance");
     }
 
     @Test
     void arrowKeysWalkTheBestPath() {
         Page page = browser.signedIn();
-        go(page, "/at/side-crossface");
+        go(page, "/at/pass-knee-slice");
         Locator path = page.getByRole(AriaRole.NAVIGATION, named("Along the best path"));
         path.waitFor();
         page.keyboard().press("ArrowRight");
@@ -170,6 +170,7 @@ class ReadingStory extends Story {
         page.getByRole(AriaRole.BUTTON, exactly("More")).click();
         page.getByRole(AriaRole.MENUITEM, named("From what is held")).click();
         assertThat(page.getByText("Stuck, and no name for it?")).isVisible();
+        page.getByRole(AriaRole.BUTTON, exactly("astride")).click();
         page.locator("[data-segment=hips]").click();
         page.getByRole(AriaRole.GROUP, exactly("trunk")).getByRole(AriaRole.BUTTON, within("held")).click();
         page.getByRole(AriaRole.GROUP, exactly("head")).getByRole(AriaRole.BUTTON, within("held")).click();

@@ -30,10 +30,10 @@ class TogetherStory extends Story {
         Page tamsin = onACopy("Together");
         go(tamsin, "/at/mount-upright");
         Page bram = second(tamsin);
-        Locator circling = tamsin.getByText("stay upright and circle");
+        Locator circling = tamsin.getByText("stay up and circle");
         circling.waitFor();
 
-        button(bram, "Edit: they stay upright and circle").click();
+        button(bram, "Edit: they stay up and circle").click();
         tamsin.getByRole(AriaRole.BUTTON, named("Add what they do about")).first().click();
         tamsin.getByLabel("What they do", EXACT).fill("They grab the collar");
         button(tamsin, "Save").click();
@@ -95,7 +95,7 @@ class TogetherStory extends Story {
         page.waitForURL("**/map/**");
         go(page, "/at/mount-low");
         page.getByRole(AriaRole.BUTTON, exactly("Edit Trap an arm and a foot, bridge over that shoulder")).click();
-        page.getByLabel("How often it gets going").selectOption("rarely");
+        page.getByLabel("How often it gets going", EXACT).selectOption("rarely");
         button(page, "Save").click();
         assertThat(button(page, "Undo")).isEnabled();
         page.navigate(app.address() + "/maps");
