@@ -13,7 +13,7 @@ describe("calls", () => {
   it("never end with the loss", () => {
     expect(nextInWords({ kind: "let-go" })).toContain("begin again");
     expect(nextInWords({ kind: "feed", place: "Passing outside", answer: "Square up" })).toBe(
-      "they begin passing outside: you square up",
+      "they begin passing outside: square up",
     );
     expect(nextInWords({ kind: "swap", place: "Just past" })).toBe("swap: now they are in just past");
   });

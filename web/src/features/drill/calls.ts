@@ -11,7 +11,7 @@ export function callsInLines(calls: number[], length: number): number[][] {
 /** What the pair does after it has landed: a loss is never the end of a line. */
 export function nextInWords(next: Schemas["NextStep"]): string {
   const place = lowerFirst(next.place ?? "");
-  const answer = next.answer ? `: you ${lowerFirst(next.answer)}` : "";
+  const answer = next.answer ? `: ${lowerFirst(next.answer)}` : "";
   switch (next.kind) {
     case "go-on":
       return `go on${answer}`;

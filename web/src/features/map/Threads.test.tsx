@@ -27,6 +27,6 @@ it("leads from a mistake to each of the map's places that comes of it", () => {
 
 it("runs beside the gates, not through them", () => {
   expect(threadBetween(new DOMRect(300, 100, 200, 20), new DOMRect(520, 200, 200, 20))).toBe(
-    "M 300 110 H 292 V 210 H 514",
+    "M 300 110 H 292 V 200 H 510 V 210 H 514",
   );
 });

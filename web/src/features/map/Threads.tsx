@@ -17,12 +17,12 @@ interface Thread {
   path: string;
 }
 
-/** A bent line from the left edge of one gate to the left edge of another, along the gap between the columns. */
+/** A bent line from the left edge of one gate to the left edge of another: along the gap beside it and between two rows. */
 export function threadBetween(from: DOMRect, to: DOMRect): string {
   const y1 = from.top + from.height / 2;
   const y2 = to.top + to.height / 2;
-  const gap = Math.min(from.left, to.left) - 8;
-  return `M ${from.left} ${y1} H ${gap} V ${y2} H ${to.left - 6}`;
+  const gap = from.left - 8;
+  return `M ${from.left} ${y1} H ${gap} V ${to.top} H ${to.left - 10} V ${y2} H ${to.left - 6}`;
 }
 
 /** Red threads from the gate that is looked at to where the mistakes made there lead, over the whole map. */

@@ -13,7 +13,7 @@ export function Limbs({ situation }: { situation: Schemas["Situation"] }) {
           <div key={segment} className="flex items-start gap-2">
             <span
               aria-hidden="true"
-              className={`size-[9px] mt-[6px] shrink-0 self-start border border-ink ${situation.held[segment] ? "bg-green" : "bg-lane"}`}
+              className={`mt-[6px] size-[9px] shrink-0 self-start border border-ink ${situation.held[segment] ? "bg-green" : "bg-lane"}`}
             />
             <dt className="w-[62px] shrink-0 font-semibold">{SEGMENT_LABEL[segment]}</dt>
             <dd className="min-w-0">{situation.yours[segment]}</dd>

@@ -204,7 +204,7 @@ class FirstLightStory extends Story {
         for (Page page : List.of(first, second)) {
             page.navigate(app.address());
             Browser.open(page, "Sitting upright");
-            page.getByRole(AriaRole.BUTTON, named("Edit: they stay upright and circle")).click();
+            page.getByRole(AriaRole.BUTTON, named("Edit: they stay up and circle")).click();
         }
         first.getByLabel("What they do", EXACT).fill("They stay tall and circle");
         first.getByRole(AriaRole.BUTTON, named("Save").setExact(true)).click();

@@ -30,8 +30,7 @@ class TogetherStory extends Story {
         Page tamsin = onACopy("Together");
         go(tamsin, "/at/mount-upright");
         Page bram = second(tamsin);
-        Locator circling = tamsin.getByText("stay up and circle");
-        circling.waitFor();
+        button(tamsin, "Edit: they stay up and circle").waitFor();
 
         button(bram, "Edit: they stay up and circle").click();
         tamsin.getByRole(AriaRole.BUTTON, named("Add what they do about")).first().click();

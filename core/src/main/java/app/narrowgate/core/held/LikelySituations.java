@@ -18,8 +18,9 @@ import java.util.Optional;
  * Where somebody is, judged from what they can tell, by Bayes's rule: the square root of how often rounds pass
  * through a situation (the root, so that a common place does not drown what was marked), times how well each mark fits
  * it. Marks are taken as independent given the situation. How well a mark fits is a convention of this project: what
- * the map says plainly of a segment is marked so {@value #RIGHT} of the time, a fact and where the top player is
- * {@value #RIGHT_WORDS} of the time, as they are asked for in words. A fact of which a situation says nothing may be so there, but the more seldom the fewer places say it of
+ * the map says plainly of a segment is marked so {@value #RIGHT} of the time, a fact {@value #RIGHT_WORDS} of the time, as
+ * it is asked for in words. Where the top player is, is told right {@value #SAME_BEARING} of the time, and taken for what
+ * lies next to it {@value #NEXT_BEARING}. A fact of which a situation says nothing may be so there, but the more seldom the fewer places say it of
  * themselves: the geometric mean of a half and the share of places that say it. So a hand that cups an elbow, which one
  * place tells of, leads there at once, and free legs, which many tell of, lead nowhere alone.
  *
@@ -30,6 +31,8 @@ public record LikelySituations(List<Likely> likely, Optional<Question> next) {
 
     private static final double RIGHT = 0.9;
     private static final double RIGHT_WORDS = 0.97;
+    private static final double SAME_BEARING = 0.85;
+    private static final double NEXT_BEARING = 0.12;
     /** Nobody asks a question that tells less than this, in bits. */
     private static final double WORTH_ASKING = 0.05;
 
@@ -126,9 +129,15 @@ public record LikelySituations(List<Likely> likely, Optional<Question> next) {
     }
 
     private static double bearingFit(Situation place, Bearing told) {
-        int others = Bearing.values().length - 1;
-        return place.bearing().map(b -> b == told ? RIGHT_WORDS : (1 - RIGHT_WORDS) / others)
-                .orElse(1.0 / (others + 1));
+        int all = Bearing.values().length;
+        return place.bearing().map(is -> {
+            if (is == told) {
+                return SAME_BEARING;
+            }
+            int next = is.neighbours().size();
+            return is.neighbours().contains(told) ? NEXT_BEARING / next
+                    : (1 - SAME_BEARING - NEXT_BEARING) / (all - 1 - next);
+        }).orElse(1.0 / all);
     }
 
     private static double fit(boolean known, boolean marked) {

@@ -1,6 +1,7 @@
 package app.narrowgate.core.map;
 
 import app.narrowgate.core.check.Coded;
+import java.util.Set;
 
 /** Where the top player is, seen from the bottom player: the first thing that anybody can tell about a place. */
 public enum Bearing implements Coded {
@@ -17,5 +18,17 @@ public enum Bearing implements Coded {
     /** At your back. */
     BEHIND,
     /** Both of you on your feet. */
-    STANDING
+    STANDING;
+
+    /** Those that one may be taken for, as nothing sharp lies between them: lying across and sitting beside. */
+    public Set<Bearing> neighbours() {
+        return switch (this) {
+            case ACROSS -> Set.of(BESIDE, ABOVE, ASTRIDE);
+            case BESIDE -> Set.of(ACROSS, BEHIND);
+            case ABOVE, ASTRIDE -> Set.of(ACROSS);
+            case BEHIND -> Set.of(BESIDE);
+            case IN_FRONT -> Set.of(STANDING);
+            case STANDING -> Set.of(IN_FRONT);
+        };
+    }
 }

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 
 /**
@@ -138,6 +139,36 @@ public record EscapeMap(String title, String about, House house, Map<PartKind<?>
     @SuppressWarnings("unchecked")
     public <T extends Part> List<T> partsInForce(PartKind<T> kind) {
         return kind == (PartKind<?>) PartKind.RULES ? (List<T>) rulesInForce() : parts(kind);
+    }
+
+    /**
+     * The same map without any part of those kinds. What named one of them names it no more, and what cannot be without it
+     * goes, too. Time linear in the map.
+     */
+    public EscapeMap emptiedOf(Set<PartKind<?>> kinds) {
+        EscapeMap left = this;
+        for (PartKind<?> kind : kinds) {
+            left = left.with(kind, List.of());
+        }
+        for (PartKind<?> kind : PartKind.ALL) {
+            left = left.naming(kind, MapIndex.of(left));
+        }
+        return left;
+    }
+
+    /** The same map in which the parts of a kind name only what is there. */
+    private <T extends Part> EscapeMap naming(PartKind<T> kind, MapIndex there) {
+        List<T> left = new ArrayList<>();
+        for (T part : parts(kind)) {
+            Optional<T> kept = Optional.of(part);
+            for (Reference<T> reference : kind.references()) {
+                kept = kept.flatMap(one -> reference.writer().write(one, id -> PartKind.ALL.stream()
+                        .anyMatch(named -> named.isNamedBy(reference) && there.part(named, id).isPresent())
+                                ? Optional.of(id) : Optional.empty()));
+            }
+            kept.ifPresent(left::add);
+        }
+        return with(kind, left);
     }
 
     /** Everything that names a part, in the map's order. Time linear in the map. */

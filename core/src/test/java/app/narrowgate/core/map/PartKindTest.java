@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -46,6 +47,16 @@ class PartKindTest {
                 .with(new Outcome(Id.of("turned"), "Turned", PlaceKind.REVERSAL, Optional.of(first.get(0))))
                 .with(new Aim(Id.of("but"), "Anywhere but", Map.of(PlaceKind.GUARD, 1.0),
                         Map.of(first.get(0), 0.0, Id.of("turned"), 0.5)));
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void ofAMapThatIsEmptiedNothingNamesWhatWent(int seed) {
+        EscapeMap words = random(seed).emptiedOf(Set.of(PartKind.SITUATIONS, PartKind.TECHNIQUES));
+        assertThat(missing(words)).isEmpty();
+        assertThat(words.reactions()).isEmpty();
+        assertThat(words.outcomes()).extracting(Outcome::then).allMatch(Optional::isEmpty);
+        assertThat(words.aims().get(words.aims().size() - 1).places()).containsOnlyKeys(Id.of("turned"));
     }
 
     @Test

@@ -36,7 +36,7 @@ class HeldCasesTest {
             across: +hips -near-arm -far-arm +hips-hugged = hips-hugged
             across: +hips +near-leg +far-leg +arms-under-legs = hips-hugged-under
             beside: +near-arm +elbow-cupped = side-elbow-cupped
-            beside: +hips +trunk +elbow-cupped +seat-on-mat = side-elbow-cupped
+            across: +hips +trunk +elbow-cupped = side-elbow-cupped
             across: +trunk +frame-on-arm -head = side-framed
             across: +head +trunk +hips +head-controlled = side-crossface
             across: +head +trunk +hips -frame-on-arm +hip-blocked = side-crossface

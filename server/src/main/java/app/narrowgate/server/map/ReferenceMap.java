@@ -6,7 +6,7 @@ import app.narrowgate.exchange.map.MapFolder;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.util.List;
+import java.util.Set;
 import org.springframework.core.io.ClassPathResource;
 
 /** The map that ships with the application. */
@@ -26,8 +26,8 @@ public final class ReferenceMap {
      */
     static EscapeMap empty(String title) {
         EscapeMap map = read();
-        return map.titled(title).about("").with(PartKind.TECHNIQUES, List.of()).with(PartKind.SITUATIONS, List.of())
-                .with(PartKind.REACTIONS, List.of()).with(PartKind.HOLDS, List.of());
+        return map.titled(title).about("").emptiedOf(
+                Set.of(PartKind.TECHNIQUES, PartKind.SITUATIONS, PartKind.REACTIONS, PartKind.HOLDS));
     }
 
     private static String file(String name) {
