@@ -27,7 +27,7 @@ export function BookletPage() {
       <PrintBar back={paths.map(loaded.id) + settingQuery(params)} what="the map" />
       <header>
         <Heading size="cover">{loaded.title}</Heading>
-        <p className="mt-1">{loaded.about}</p>
+        <p className="cover-note mt-1">{loaded.about}</p>
         <SettingLine map={loaded} />
       </header>
       <Overview map={loaded} odds={solved} />

@@ -135,6 +135,7 @@ function FamilyRow({
         <h2 className="text-base lg:pt-[3px] lg:text-[14px] lg:leading-[16px]" style={{ fontStretch: "80%" }}>
           {title}
         </h2>
+        {staged.length === 0 && <Resting />}
         {aside.size > 0 && (
           <button
             type="button"
@@ -166,7 +167,14 @@ function FamilyRow({
               </div>
             );
           })}
-          {apart.length > 0 && <div className={`${ACROSS} lg:col-start-2`}>{apart.map(gate)}</div>}
+          {apart.length > 0 && (
+            <>
+              <div className="max-lg:mt-2">
+                <Resting />
+              </div>
+              <div className={ACROSS}>{apart.map(gate)}</div>
+            </>
+          )}
         </>
       )}
     </section>
@@ -187,6 +195,11 @@ export function asideIn(
 
 /** Side by side under all four columns, as they belong to none. */
 const ACROSS = "grid min-w-0 grid-flow-row gap-x-4 lg:col-span-4 lg:grid-cols-subgrid";
+
+/** Beside places that stand in no column of lateness, though they lie under one. */
+function Resting() {
+  return <p className="text-quiet lg:text-[13.5px] lg:leading-[16px]">to rest in</p>;
+}
 
 /** A row of more places than this is laid out only once it comes near the screen. */
 const OFF_SCREEN = 60;
@@ -221,7 +234,7 @@ const SituationGate = memo(function SituationGate({
       data-gate={stage ?? ""}
       data-situation={id}
       data-aside={aside || undefined}
-      className={`relative -mx-1.5 block px-1.5 no-underline hover:bg-lane/60 max-lg:py-2 lg:h-[19px] tall:lg:h-[30px] tall:lg:pt-0.5 ${hole ? "outline-1 -outline-offset-1 outline-rust outline-dashed" : ""} ${aside ? "opacity-35" : ""}`}
+      className={`relative -mx-1.5 block px-1.5 no-underline hover:bg-lane/60 max-lg:py-2 lg:h-[19px] tall:lg:h-[24px] tall:lg:pt-0.5 ${hole ? "outline-1 -outline-offset-1 outline-rust outline-dashed" : ""} ${aside ? "opacity-35" : ""}`}
     >
       <span className="flex items-baseline justify-between gap-2">
         <span

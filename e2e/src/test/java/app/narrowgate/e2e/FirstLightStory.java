@@ -208,7 +208,7 @@ class FirstLightStory extends Story {
         }
         first.getByLabel("What they do", EXACT).fill("They stay tall and circle");
         first.getByRole(AriaRole.BUTTON, named("Save").setExact(true)).click();
-        assertThat(first.getByText("stay tall and circle")).isVisible();
+        assertThat(first.getByRole(AriaRole.BUTTON, named("Edit: they stay tall and circle"))).isVisible();
 
         second.getByLabel("What they do", EXACT).fill("They stand up");
         second.getByRole(AriaRole.BUTTON, named("Save").setExact(true)).click();

@@ -39,7 +39,7 @@ class TogetherStory extends Story {
         assertThat(tamsin.getByText("grab the collar")).isVisible();
         bram.getByLabel("What they do", EXACT).fill("They stay tall and circle");
         button(bram, "Save").click();
-        assertThat(bram.getByText("stay tall and circle")).isVisible();
+        assertThat(button(bram, "Edit: they stay tall and circle")).isVisible();
         assertThat(bram.getByText("grab the collar")).isVisible();
 
         tamsin.reload();

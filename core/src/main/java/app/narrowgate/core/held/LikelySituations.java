@@ -21,7 +21,7 @@ import java.util.Optional;
  * the map says plainly of a segment is marked so {@value #RIGHT} of the time, a fact {@value #RIGHT_WORDS} of the time, as
  * it is asked for in words. Where the top player is, is told right {@value #SAME_BEARING} of the time, and taken for what
  * lies next to it {@value #NEXT_BEARING}. A fact of which a situation says nothing may be so there, but the more seldom the fewer places say it of
- * themselves: the geometric mean of a half and the share of places that say it. So a hand that cups an elbow, which one
+ * themselves: twice the share of places that say it, at most a half. So a hand that cups an elbow, which one
  * place tells of, leads there at once, and free legs, which many tell of, lead nowhere alone.
  *
  * @param likely every situation that can be meant, likeliest first, equal ones in the map's order; chances sum to 1
@@ -62,7 +62,7 @@ public record LikelySituations(List<Likely> likely, Optional<Question> next) {
             Map<Id, Double> unsaid = new HashMap<>();
             for (Fact fact : map.facts()) {
                 long so = places.stream().filter(s -> Boolean.TRUE.equals(s.facts().get(fact.id()))).count();
-                unsaid.put(fact.id(), Math.sqrt(0.5 * (so + 1) / (places.size() + 2)));
+                unsaid.put(fact.id(), Math.min(0.5, 2.0 * (so + 1) / (places.size() + 2)));
             }
             return new Habits(unsaid);
         }

@@ -24,8 +24,7 @@ public enum Bearing implements Coded {
     public Set<Bearing> neighbours() {
         return switch (this) {
             case ACROSS -> Set.of(BESIDE, ABOVE, ASTRIDE);
-            case BESIDE -> Set.of(ACROSS, BEHIND);
-            case ABOVE, ASTRIDE -> Set.of(ACROSS);
+            case BESIDE, ABOVE, ASTRIDE -> Set.of(ACROSS);
             case BEHIND -> Set.of(BESIDE);
             case IN_FRONT -> Set.of(STANDING);
             case STANDING -> Set.of(IN_FRONT);
