@@ -4,7 +4,7 @@ import { hundred } from "../../labels";
 import { hasDraft } from "../../ui/draft";
 import { lowerFirst, techniqueOf } from "../map";
 import { indexOf } from "../../model/mapIndex";
-import { ResponseRow } from "./ReactionBlock";
+import { Responses } from "./ReactionBlock";
 import { ReactionForm, reactionKey } from "./ReactionForm";
 import { ResponseForm, responseKey } from "./ResponseForm";
 
@@ -67,22 +67,7 @@ function DoNot({
       {editing && <ReactionForm map={map} reaction={reaction} onDone={() => setEditing(false)} />}
       <div className="relative">
         <Thread />
-        <ul className="mt-1 pl-6 lg:pl-[34px]">
-          {odds.responses.map((responseOdds) => {
-            const response = indexOf(map).response(reaction.id, responseOdds.response);
-            return (
-              response && (
-                <ResponseRow
-                  key={response.id}
-                  map={map}
-                  reaction={reaction}
-                  response={response}
-                  odds={responseOdds}
-                />
-              )
-            );
-          })}
-        </ul>
+        <Responses map={map} reaction={reaction} odds={odds} className="mt-1 pl-6 lg:pl-[34px]" />
       </div>
       {adding ? (
         <div className="lg:pl-[34px]">

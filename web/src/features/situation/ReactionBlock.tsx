@@ -92,22 +92,7 @@ export function ReactionBlock({
       {odds.responses.length === 0 && (
         <p className="mt-2 text-rust">What do they do about it? Nobody has said yet.</p>
       )}
-      <ul className="mt-1.5 lg:pl-[34px]">
-        {odds.responses.map((responseOdds) => {
-          const response = indexOf(map).response(reaction.id, responseOdds.response);
-          return (
-            response && (
-              <ResponseRow
-                key={response.id}
-                map={map}
-                reaction={reaction}
-                response={response}
-                odds={responseOdds}
-              />
-            )
-          );
-        })}
-      </ul>
+      <Responses map={map} reaction={reaction} odds={odds} className="mt-1.5 lg:pl-[34px]" />
       <div className="mt-1 flex flex-wrap gap-x-6 lg:pl-[34px]">
         <button
           type="button"
@@ -187,8 +172,39 @@ function Working({
   );
 }
 
-/** One thing they do about it, and where that leads. */
-export function ResponseRow({
+/** Everything they do about it, and where that leads. */
+export function Responses({
+  map,
+  reaction,
+  odds,
+  className,
+}: {
+  map: Schemas["Map"];
+  reaction: Schemas["Reaction"];
+  odds: Schemas["ReactionOdds"];
+  className: string;
+}) {
+  return (
+    <ul className={className}>
+      {odds.responses.map((responseOdds) => {
+        const response = indexOf(map).response(reaction.id, responseOdds.response);
+        return (
+          response && (
+            <ResponseRow
+              key={response.id}
+              map={map}
+              reaction={reaction}
+              response={response}
+              odds={responseOdds}
+            />
+          )
+        );
+      })}
+    </ul>
+  );
+}
+
+function ResponseRow({
   map,
   reaction,
   response,

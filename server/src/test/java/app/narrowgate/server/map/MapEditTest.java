@@ -120,12 +120,12 @@ class MapEditTest {
         double before = worth("mount-low");
         client.post(map + "/reactions/low-trap-bridge/responses",
                 response(revision(), "They hook the foot", "mount-high"));
-        client.post(map + "/reactions/upright-knee/responses", response(revision(), "They hook the foot", null));
+        client.post(map + "/reactions/headlock-shoulders/responses", response(revision(), "They hook the foot", null));
         Answer moved = client.put(map + "/reactions/low-trap-bridge/responses/they-hook-the-foot/reaction",
-                "{\"revision\":%d,\"reaction\":\"upright-knee\"}".formatted(revision()));
+                "{\"revision\":%d,\"reaction\":\"headlock-shoulders\"}".formatted(revision()));
         assertThat(moved.status()).isEqualTo(200);
         assertThat(worth("mount-low")).isEqualTo(before);
-        JsonNode under = client.get(map + "/parts/reactions/upright-knee").json().get("responses");
+        JsonNode under = client.get(map + "/parts/reactions/headlock-shoulders").json().get("responses");
         JsonNode last = under.get(under.size() - 1);
         // The reaction had one of that id already, which stays what it was.
         assertThat(last.get("id").stringValue()).isEqualTo("they-hook-the-foot-2");
