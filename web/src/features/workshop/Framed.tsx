@@ -80,5 +80,6 @@ function errorAt({ errors, place, field }: FieldProps): string | undefined {
 /** Places below a field that are its own and not those of a field within. */
 const OWN: Partial<Record<Field["kind"], RegExp>> = {
   rows: /^(\/[0-9]+)?$/,
+  group: /^$/,
   tree: /^(\/(all|any)(\/[0-9]+)?)*$/,
 };

@@ -4,7 +4,7 @@ import { askAgain } from "../../api/askAgain";
 import { problemOf, type Problem, type Schemas } from "../../api/client";
 import { useDraft } from "../../ui/draft";
 import { Refused } from "../../ui/Notice";
-import { lowerFirst, useMapById, useMapChange } from "../map";
+import { lowerFirst, placeTitle, useMapById, useMapChange } from "../map";
 import { cleaned } from "./cleaned";
 import { FieldInput } from "./FieldInput";
 import { inWordsOfTheForm, type Field } from "./fields";
@@ -99,7 +99,9 @@ export function PartForm({
   problem?.problems?.forEach((p) => {
     const within = p.place.startsWith(`${place}/`) ? p.place.slice(place.length) : undefined;
     if (within && fields.some((f) => within === `/${f.name}` || within.startsWith(`/${f.name}/`))) {
-      errors.set(within, inWordsOfTheForm(p.message, fields));
+      const place = /^\/places\/(.+)$/.exec(within)?.[1];
+      const message = place ? p.message.replace(`“${place}”`, `“${placeTitle(map, place)}”`) : p.message;
+      errors.set(within, inWordsOfTheForm(message, fields));
     } else {
       elsewhere.push(inWordsOfTheForm(p.message));
     }

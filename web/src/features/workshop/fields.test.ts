@@ -19,6 +19,8 @@ describe("what the server says", () => {
     );
     expect(inWordsOfTheForm("“technique” is missing.", REACTION_FIELDS)).toBe("“What you do” is missing.");
     expect(inWordsOfTheForm("“ask” is empty.")).toBe("“What if they” is empty.");
+    expect(inWordsOfTheForm("“from” is -4.", FIELDS.facts)).toBe("“and holds from” is -4.");
+    expect(inWordsOfTheForm("“from” is missing.", FIELDS.reactions)).toBe("“In” is missing.");
   });
 
   it("stays as it is where the form has no such name", () => {

@@ -475,10 +475,18 @@ const collect = (fields: Field[]) =>
   });
 Object.values(FIELDS).forEach(collect);
 
+/** The field of that name: one of these, or else one within them. */
+function named(fields: Field[], name: string): Field | undefined {
+  return (
+    fields.find((f) => f.name === name) ??
+    fields.flatMap((f) => ("fields" in f ? [named(f.fields, name)] : [])).find((f) => f !== undefined)
+  );
+}
+
 /** What the server says of a field of the file, with the name that the field has on screen. */
 export function inWordsOfTheForm(message: string, fields: Field[] = []): string {
   return message.replace(/“([a-zA-Z]+)”/, (whole, name: string) => {
-    const label = fields.find((f) => f.name === name)?.label ?? NAMES.get(name);
+    const label = named(fields, name)?.label ?? NAMES.get(name);
     return label ? `“${label.replace(/ …$/, "")}”` : whole;
   });
 }

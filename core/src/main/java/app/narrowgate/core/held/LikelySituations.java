@@ -20,9 +20,9 @@ import java.util.Optional;
  * it. Marks are taken as independent given the situation. How well a mark fits is a convention of this project: what
  * the map says plainly of a segment is marked so {@value #RIGHT} of the time, a fact {@value #RIGHT_WORDS} of the time, as
  * it is asked for in words. Where the top player is, is told right {@value #SAME_BEARING} of the time, and taken for what
- * lies next to it {@value #NEXT_BEARING}. A fact of which a situation says nothing may be so there, but the more seldom the fewer places say it of
- * themselves: twice the share of places that say it, at most a half. So a hand that cups an elbow, which one
- * place tells of, leads there at once, and free legs, which many tell of, lead nowhere alone.
+ * lies next to it {@value #NEXT_BEARING}. A fact of which a situation says nothing may be so there, but the more seldom
+ * the fewer places say it of themselves: twice the share of places that say it, at most a half. So a hand that cups an
+ * elbow, which one place tells of, leads there at once, and free legs, which many tell of, lead nowhere alone.
  *
  * @param likely every situation that can be meant, likeliest first, equal ones in the map's order; chances sum to 1
  * @param next what to tell next: the segment or fact that is expected to narrow it down most; empty when nothing would

@@ -146,7 +146,7 @@ public record EscapeMap(String title, String about, House house, Map<PartKind<?>
      * goes, too. Time linear in the map.
      */
     public EscapeMap emptiedOf(Set<PartKind<?>> kinds) {
-        EscapeMap left = this;
+        EscapeMap left = kinds.contains(PartKind.MATCHUPS) ? of(new House(Optional.empty(), house.thinking())) : this;
         for (PartKind<?> kind : kinds) {
             left = left.with(kind, List.of());
         }

@@ -54,6 +54,15 @@ class MapSchemaTest {
         }
     }
 
+    /** Changed as "this > that" says, the text is neither read nor valid. */
+    private static void assertNeither(String text, String change) {
+        List<String> parts = List.of(change.split(" > "));
+        String changed = text.replace(parts.get(0), parts.get(1));
+        assertThat(changed).isNotEqualTo(text);
+        assertThat(isRead(changed)).as("read").isFalse();
+        assertThat(isValid(changed)).as("valid").isFalse();
+    }
+
     @Test
     void theDemoMapAndTheSmallestAreValid() {
         assertThat(SCHEMA.validate(MapJson.writeText(MapFolder.read(Path.of("../demo/map"))), InputFormat.JSON)).isEmpty();
@@ -112,11 +121,7 @@ class MapSchemaTest {
         "\"alsoCalled\":[\"flat\"],\"stage\":\"settled\" > \"alsoCalled\":[\"flat\"]",
         "\"when\":\"A hand on the mat\" > \"when\":1"})
     void whatTheReaderRefusesOfTheRestIsNotValid(String change) {
-        List<String> parts = List.of(change.split(" > "));
-        String changed = FULL.replace(parts.get(0), parts.get(1));
-        assertThat(changed).isNotEqualTo(FULL);
-        assertThat(isRead(changed)).as("read").isFalse();
-        assertThat(isValid(changed)).as("valid").isFalse();
+        assertNeither(FULL, change);
     }
 
     /** Each line changes the small map so that its shape or a range is wrong. */
@@ -151,11 +156,7 @@ class MapSchemaTest {
         "\"kind\":\"pin\" > \"kind\":\"clamp\"",
         "[\"Feet in\"] > \"Feet in\""})
     void whatTheReaderRefusesIsNotValid(String change) {
-        List<String> parts = List.of(change.split(" > "));
-        String changed = SMALL.replace(parts.get(0), parts.get(1));
-        assertThat(changed).isNotEqualTo(SMALL);
-        assertThat(isRead(changed)).as("read").isFalse();
-        assertThat(isValid(changed)).as("valid").isFalse();
+        assertNeither(SMALL, change);
     }
 
     /** Where nothing is said by null, and where a question mark is just a text. */
