@@ -87,6 +87,12 @@ export async function unwrapNothing(
   await unwrap(answer);
 }
 
+/** True for what is no refusal: there is no connection, no session or token, too much at once, or the server is away. */
+export function isForLater(error: unknown): boolean {
+  const status = error instanceof ApiError ? error.problem.status : 0;
+  return status === 0 || status === 401 || status === 403 || status === 429 || status >= 500;
+}
+
 export function problemOf(error: unknown): Problem {
   if (error instanceof ApiError) return error.problem;
   return { status: 0, title: "Our mistake", detail: error instanceof Error ? error.message : String(error) };

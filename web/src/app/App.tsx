@@ -28,7 +28,9 @@ const HistoryPage = lazy(() => import("../features/history").then((m) => ({ defa
 const MapsPage = lazy(() => import("../features/maps").then((m) => ({ default: m.MapsPage })));
 const FilesPage = lazy(() => import("../features/exchange").then((m) => ({ default: m.FilesPage })));
 const StartPage = lazy(() => import("../features/start").then((m) => ({ default: m.StartPage })));
-const DrillPage = lazy(() => import("../features/drill").then((m) => ({ default: m.DrillPage })));
+const BenchPage = lazy(() => import("../features/drill").then((m) => ({ default: m.BenchPage })));
+const TrainerPage = lazy(() => import("../features/drill").then((m) => ({ default: m.TrainerPage })));
+const SheetPage = lazy(() => import("../features/drill").then((m) => ({ default: m.SheetPage })));
 
 export function App() {
   const [theme, toggleTheme] = useTheme();
@@ -54,7 +56,9 @@ export function App() {
               <Route path="/map/:mapId/files" element={<FilesPage />} />
               <Route path="/map/:mapId/gates" element={<GatesPage />} />
               <Route path="/map/:mapId/at/:situation" element={<SituationPage />} />
-              <Route path="/map/:mapId/at/:situation/drill" element={<DrillPage />} />
+              <Route path="/map/:mapId/drills" element={<BenchPage />} />
+              <Route path="/map/:mapId/drills/trainer" element={<TrainerPage />} />
+              <Route path="/map/:mapId/drills/sheet" element={<SheetPage />} />
               <Route path="*" element={<NotThere />} />
             </Route>
           </Routes>

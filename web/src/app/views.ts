@@ -9,6 +9,7 @@ export interface View {
 export function viewsOf(mapId: string): View[] {
   return [
     { title: "Map", to: paths.map(mapId) },
+    { title: "Drills", to: paths.drills(mapId) },
     { title: "From what is held", to: paths.held(mapId) },
     { title: "Flow", to: paths.flow(mapId) },
     { title: "Gates", to: paths.gates(mapId) },
@@ -21,6 +22,7 @@ export function viewsOf(mapId: string): View[] {
 /** The views that stand in the menu. */
 export function moreOf(mapId: string): View[] {
   return [
+    { title: "Reading trainer", to: paths.trainer(mapId) },
     { title: "Workshop", to: paths.workshop(mapId) },
     { title: "History", to: paths.history(mapId) },
     { title: "Files in and out", to: paths.files(mapId) },

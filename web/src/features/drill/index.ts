@@ -1,1 +1,3 @@
-export { DrillPage } from "./DrillPage";
+export { BenchPage } from "./BenchPage";
+export { SheetPage } from "./SheetPage";
+export { TrainerPage } from "./TrainerPage";

@@ -22,5 +22,10 @@ export const paths = {
   booklet: (mapId: string) => `/map/${mapId}/booklet`,
   situation: (mapId: string, situation: string) => `/map/${mapId}/at/${situation}`,
   card: (mapId: string, situation: string) => `/map/${mapId}/at/${situation}/card`,
-  drill: (mapId: string, situation: string) => `/map/${mapId}/at/${situation}/drill`,
+  drills: (mapId: string) => `/map/${mapId}/drills`,
+  drillSheet: (mapId: string) => `/map/${mapId}/drills/sheet`,
+  trainer: (mapId: string) => `/map/${mapId}/drills/trainer`,
+  /** The bench with the drill of a place; `query` is that of the setting. */
+  drillFrom: (mapId: string, place: string, query: string) =>
+    `/map/${mapId}/drills${query ? `${query}&` : "?"}place=${place}`,
 };

@@ -48,18 +48,18 @@ export function Answers({
       <div className="mt-3 flex min-h-[63px] items-end gap-4 border-b-[3px] border-ink pb-3">
         {!alwaysRead && (
           <span
-            className="text-[60px] leading-[0.8] font-bold"
+            className={`leading-[0.8] font-bold ${at.stop ? "pb-1 text-[34px]" : "text-[60px]"}`}
             style={{ fontStretch: "76%" }}
             data-testid="odds"
           >
-            {hundred(at.worth)}
+            {at.stop ? "You are there" : hundred(at.worth)}
           </span>
         )}
         <div className="min-w-0 grow">
           <p aria-live="polite" className={alwaysRead ? "text-[17px]" : ""}>
             {alwaysRead ? <Forced at={at} /> : <Sentence map={map} at={at} was={before} />}
           </p>
-          {!alwaysRead && <Gate worth={at.worth} late={late} height={12} className="mt-1.5" />}
+          {!alwaysRead && !at.stop && <Gate worth={at.worth} late={late} height={12} className="mt-1.5" />}
         </div>
       </div>
       <BestPath map={map} situation={situation} at={at} />
@@ -99,6 +99,19 @@ export function Answers({
   );
 }
 
+/** A place of rest where nothing that is taught is worth more than staying: no odds, one is there. */
+function Staying({ map, at }: { map: Schemas["Map"]; at: Schemas["SituationOdds"] }) {
+  const aim = useAim(map);
+  const onwards = Math.max(0, ...at.reactions.filter((r) => r.usable).map((r) => r.worth));
+  return (
+    <>
+      {hundred(at.worth) < 100 && `Worth ${hundred(at.worth)} of 100 by “${aim?.title ?? ""}”. `}
+      Staying is best
+      {onwards > 0 ? `; going on from here reaches ${hundred(onwards)} of 100.` : "."}
+    </>
+  );
+}
+
 /** What can be had from somebody who always finds the worst answer for you. */
 function Forced({ at }: { at: Schemas["SituationOdds"] }) {
   if (!at.forced) {
@@ -133,6 +146,7 @@ function Sentence({
     .map(([kind, chance]) => ({ kind, count: hundred(chance) }))
     .filter((end) => end.count > 0)
     .sort((a, b) => b.count - a.count);
+  if (at.stop) return <Staying map={map} at={at} />;
   const list = ends.map((end) => `${KIND_LABEL[end.kind] ?? end.kind} ${end.count}`);
   if (hundred(at.neverEnds) > 0) list.push(`held for ever ${hundred(at.neverEnds)}`);
   return (
@@ -142,13 +156,10 @@ function Sentence({
       ) : (
         <>of 100 by {aim?.title.toLowerCase()}</>
       )}
-      {was === undefined ? "" : `, was ${was}`}
-      {at.stop ? ". Staying is best" : ""}. {loss && <>{loss} </>}
+      {was === undefined ? "" : `, was ${was}`}. {loss && <>{loss} </>}
       <span className="text-quiet">
         They end in {list.join(", ")}.
-        {at.forced &&
-          !at.stop &&
-          ` Whatever they do, you can end in ${KIND_LABEL[at.forced] ?? at.forced} or better.`}
+        {at.forced && ` Whatever they do, you can end in ${KIND_LABEL[at.forced] ?? at.forced} or better.`}
       </span>
     </>
   );

@@ -32,7 +32,7 @@ export function SituationAside({
       <WhatIf map={map} reactions={reactions} best={at.best ?? undefined} />
       <p>
         <Link
-          to={paths.drill(map.id, situation.id) + query}
+          to={paths.drillFrom(map.id, situation.id, query)}
           className="plate inline-flex items-center no-underline"
         >
           Drill this

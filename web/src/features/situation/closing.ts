@@ -13,7 +13,7 @@ export function closedInWords(
       switch (kind) {
         case "fact": {
           const title = lowerFirst(indexOf(map).fact(what)?.title ?? what);
-          return `because ${reaction.needs[what] ? `it is not so that ${title}` : title}`;
+          return `because ${reaction.needs[what] ? `it is only for when ${title}` : title}`;
         }
         case "stance":
           return "by the house, which has taken the other stance";

@@ -283,7 +283,7 @@ function Result({
         <Link className="plate inline-flex items-center no-underline" to={paths.situation(map.id, situation)}>
           Open it
         </Link>
-        <Link className="word" to={paths.drill(map.id, situation)}>
+        <Link className="word" to={paths.drillFrom(map.id, situation, "")}>
           Drill it tonight
         </Link>
         <Link className="word" to={paths.map(map.id)}>

@@ -63,11 +63,11 @@ class ArchitectureTest {
         MAY_KNOW.put("exchange", Set.of("map", "account", "problem"));
         MAY_KNOW.put("finish", Set.of("map", "problem"));
         MAY_KNOW.put("held", Set.of("odds", "map", "problem"));
-        MAY_KNOW.put("drill", Set.of("odds", "map", "problem"));
+        MAY_KNOW.put("drill", Set.of("odds", "map", "revision", "account", "problem"));
         MAY_KNOW.put("question", Set.of("odds", "map", "revision", "account", "problem"));
         MAY_KNOW.put("review", Set.of("odds", "map", "revision", "account", "problem"));
         MAY_KNOW.put("run", Set.of("review", "odds", "map", "account", "limit", "problem"));
-        MAY_KNOW.put("demo", Set.of("question", "map", "account", "problem"));
+        MAY_KNOW.put("demo", Set.of("drill", "question", "map", "account", "problem"));
     }
 
     @ArchTest

@@ -3,14 +3,14 @@ package app.narrowgate.core.drill;
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
-import app.narrowgate.core.map.Outcome;
 import app.narrowgate.core.map.PlaceKind;
-import app.narrowgate.core.map.Situation;
-import app.narrowgate.core.odds.Odds;
+import app.narrowgate.core.map.Reaction;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
- * What a pair does after a repetition has landed, so that no repetition ends with a loss. Common practice, no source.
+ * What a pair does after a repetition has landed, so that no line of a sheet ends with a loss. Common practice, no source.
  *
  * @param place the situation that comes next; empty after {@link Kind#LET_GO} and {@link Kind#RESET}
  * @param answer what the bottom player does there
@@ -31,27 +31,29 @@ public record NextStep(Kind kind, Optional<Id> place, Optional<Id> answer) {
         RESET
     }
 
-    /** What comes after a landing. */
-    static NextStep after(MapIndex index, Odds odds, Id landing) {
-        return index.situation(landing).map(situation -> after(odds, situation))
-                .orElseGet(() -> index.outcome(landing).map(NextStep::after).orElseThrow());
-    }
-
-    private static NextStep after(Odds odds, Situation situation) {
-        if (!situation.feeds().isEmpty()) {
-            Id begun = situation.feeds().get(0);
-            return new NextStep(Kind.FEED, Optional.of(begun), odds.at(begun).best());
-        }
-        Optional<Id> best = odds.at(situation.id()).best();
-        return best.isPresent() ? new NextStep(Kind.GO_ON, Optional.of(situation.id()), best)
-                : new NextStep(Kind.RESET, Optional.empty(), Optional.empty());
-    }
-
-    private static NextStep after(Outcome outcome) {
-        if (outcome.kind() == PlaceKind.TAP) {
+    /** What comes after {@code landing} in a drill whose links begin in {@code starts}. */
+    public static NextStep after(PracticeGraph graph, Id landing, Set<Id> starts) {
+        MapIndex index = graph.solved().index();
+        if (index.outcome(landing).filter(o -> o.kind() == PlaceKind.TAP).isPresent()) {
             return new NextStep(Kind.LET_GO, Optional.empty(), Optional.empty());
         }
-        return outcome.then().isPresent() ? new NextStep(Kind.SWAP, outcome.then(), Optional.empty())
-                : new NextStep(Kind.RESET, Optional.empty(), Optional.empty());
+        Optional<Id> then = graph.then(landing);
+        if (then.isPresent()) {
+            return new NextStep(Kind.SWAP, then, Optional.empty());
+        }
+        if (starts.contains(landing)) {
+            return at(graph, Kind.GO_ON, landing);
+        }
+        List<Id> feeds = graph.feeds(landing);
+        Optional<Id> fed = feeds.stream().filter(starts::contains).findFirst().or(() -> feeds.stream().findFirst());
+        if (fed.isPresent()) {
+            return at(graph, Kind.FEED, fed.get());
+        }
+        boolean answered = index.situation(landing).isPresent() && graph.solved().best(graph.solved().place(landing)).isPresent();
+        return answered ? at(graph, Kind.GO_ON, landing) : new NextStep(Kind.RESET, Optional.empty(), Optional.empty());
+    }
+
+    private static NextStep at(PracticeGraph graph, Kind kind, Id place) {
+        return new NextStep(kind, Optional.of(place), graph.solved().best(graph.solved().place(place)).map(Reaction::id));
     }
 }

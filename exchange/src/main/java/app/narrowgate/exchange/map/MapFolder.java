@@ -7,6 +7,7 @@ import app.narrowgate.core.map.Family;
 import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.exchange.json.JsonText;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -83,7 +84,7 @@ public final class MapFolder {
 
     private static JsonNode parse(String name, Function<String, String> file) {
         try {
-            return MapJson.parse(file.apply(name));
+            return JsonText.parse(file.apply(name));
         } catch (ProblemsException e) {
             throw new ProblemsException(e.problems().stream()
                     .map(p -> new Problem(name + " " + p.place(), p.message())).toList());
@@ -145,7 +146,7 @@ public final class MapFolder {
         for (Family family : map.families()) {
             ObjectNode part = part(index, family.id(), byList);
             if (part.size() > 1) {
-                files.put(family.id() + ".json", MapJson.text(part));
+                files.put(family.id() + ".json", JsonText.of(part));
                 parts.add(family.id() + ".json");
             }
         }
@@ -155,7 +156,7 @@ public final class MapFolder {
             }
         });
         whole.set("parts", parts);
-        files.put(HEAD, MapJson.text(whole));
+        files.put(HEAD, JsonText.of(whole));
         return files;
     }
 

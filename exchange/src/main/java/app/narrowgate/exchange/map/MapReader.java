@@ -41,6 +41,7 @@ import app.narrowgate.core.map.Word;
 import app.narrowgate.core.trait.AgeGroup;
 import app.narrowgate.core.trait.Injury;
 import app.narrowgate.core.trait.Level;
+import app.narrowgate.exchange.json.Fields;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.LinkedHashMap;

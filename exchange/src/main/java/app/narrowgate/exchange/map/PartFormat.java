@@ -4,6 +4,7 @@ import app.narrowgate.core.check.Text;
 import app.narrowgate.core.map.Family;
 import app.narrowgate.core.map.Part;
 import app.narrowgate.core.map.PartKind;
+import app.narrowgate.exchange.json.Fields;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.Function;

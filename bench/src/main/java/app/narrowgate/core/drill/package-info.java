@@ -1,0 +1,2 @@
+/** Benchmarks of drills. */
+package app.narrowgate.core.drill;

@@ -1,0 +1,123 @@
+package app.narrowgate.core.drill;
+
+import app.narrowgate.core.check.Range;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.Reaction;
+import app.narrowgate.core.map.Situation;
+import app.narrowgate.core.odds.SolvedMap;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.SplittableRandom;
+import java.util.function.Predicate;
+
+/**
+ * Cues for the eyes: answers with a trigger, each among others that one could take for it.
+ *
+ * <p>The wrong choices are, in this order, what is taught in the same place, what is best in a look-alike of it, and what
+ * is best elsewhere in its family and then anywhere. Cards are drawn with chances as their price, what costs more more
+ * often; how many choices there are goes round, so that the times can be fitted ({@link ReadingFit}). Deterministic for a
+ * seed. Cost O(situations²).
+ */
+public final class ReadingDeck {
+
+    /** Cards of one sitting. */
+    public static final Range CARDS = new Range(1, 60, "cards");
+    private static final int[] CHOICES = {2, 4, 3, 6};
+    /** A card that costs nothing is drawn too, now and then. */
+    private static final double LEAST = 1e-4;
+
+    private final PracticeGraph graph;
+    private final SolvedMap solved;
+    private final Random random;
+    private final double[] visits;
+
+    private ReadingDeck(PracticeGraph graph, long seed) {
+        this.graph = graph;
+        this.solved = graph.solved();
+        // Mixed first: the first numbers of neighbouring seeds are nearly the same.
+        this.random = new Random(new SplittableRandom(seed).nextLong());
+        this.visits = solved.chain().visits(solved.starts());
+    }
+
+    /** Up to {@code cards} cards; fewer where the map has fewer answers with a trigger. */
+    public static List<ReadingCard> of(PracticeGraph graph, int cards, long seed) {
+        CARDS.require("The number of cards", cards);
+        return new ReadingDeck(graph, seed).draw(cards);
+    }
+
+    private List<ReadingCard> draw(int cards) {
+        List<Reaction> cues = new ArrayList<>();
+        for (Situation situation : solved.map().situations()) {
+            for (Reaction reaction : solved.conditions().usable(situation)) {
+                if (!reaction.when().isEmpty() && !(graph.isForChildren() && graph.isClosing(situation.id()))) {
+                    cues.add(reaction);
+                }
+            }
+        }
+        List<ReadingCard> drawn = new ArrayList<>();
+        while (drawn.size() < cards && !cues.isEmpty()) {
+            List<ReadingCard> offered = new ArrayList<>();
+            int choices = CHOICES[drawn.size() % CHOICES.length];
+            cues.forEach(cue -> offered.add(card(cue, choices)));
+            int next = drawn(offered.stream().mapToDouble(card -> Math.max(LEAST, card.price())).toArray());
+            drawn.add(shuffled(offered.get(next)));
+            cues.remove(next);
+        }
+        return drawn;
+    }
+
+    private int drawn(double[] weights) {
+        double at = random.nextDouble() * Arrays.stream(weights).sum();
+        for (int i = 0; i < weights.length; i++) {
+            at -= weights[i];
+            if (at < 0) {
+                return i;
+            }
+        }
+        return weights.length - 1;
+    }
+
+    private ReadingCard card(Reaction right, int count) {
+        Situation situation = solved.index().situation(right.from()).orElseThrow();
+        Set<Id> wrong = new LinkedHashSet<>();
+        solved.conditions().usable(situation).stream().sorted(Comparator.comparingDouble(graph::worth).reversed())
+                .forEach(reaction -> wrong.add(reaction.technique()));
+        best(other -> LookAlikes.areAlike(situation, other), wrong);
+        best(other -> other.family().equals(situation.family()), wrong);
+        best(other -> true, wrong);
+        wrong.remove(right.technique());
+        List<ReadingCard.Choice> choices = new ArrayList<>();
+        double worth = graph.worth(right);
+        choices.add(new ReadingCard.Choice(right.technique(), worth, true));
+        wrong.stream().limit(count - 1L).forEach(id -> choices.add(new ReadingCard.Choice(id, worthOf(situation, id), false)));
+        double next = choices.stream().skip(1).mapToDouble(ReadingCard.Choice::worth).max().orElse(worth);
+        return new ReadingCard(situation.id(), right.id(), choices,
+                visits[solved.place(situation.id())] * Math.max(0, worth - next));
+    }
+
+    private void best(Predicate<Situation> where, Set<Id> into) {
+        for (Situation other : solved.map().situations()) {
+            Optional<Reaction> best = where.test(other) ? solved.best(solved.place(other.id())) : Optional.empty();
+            best.ifPresent(reaction -> into.add(reaction.technique()));
+        }
+    }
+
+    private double worthOf(Situation situation, Id technique) {
+        return solved.index().reactionsFrom(situation.id()).stream()
+                .filter(r -> r.technique().equals(technique) && solved.option(r).isPresent())
+                .mapToDouble(graph::worth).max().orElseGet(() -> graph.waiting(situation));
+    }
+
+    private ReadingCard shuffled(ReadingCard card) {
+        List<ReadingCard.Choice> choices = new ArrayList<>(card.choices());
+        Collections.shuffle(choices, random);
+        return new ReadingCard(card.situation(), card.reaction(), choices, card.price());
+    }
+}

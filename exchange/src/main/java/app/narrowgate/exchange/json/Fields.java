@@ -1,0 +1,358 @@
+package app.narrowgate.exchange.json;
+
+import app.narrowgate.core.check.Coded;
+import app.narrowgate.core.check.Problem;
+import app.narrowgate.core.check.Problems;
+import app.narrowgate.core.check.Range;
+import app.narrowgate.core.check.Text;
+import app.narrowgate.core.map.Id;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * The fields of one JSON object, read strictly. A field that is wrong adds a problem and yields a harmless stand-in, so
+ * that reading goes on and every problem of a file is found in one pass; what was read counts only if there is none.
+ */
+public final class Fields {
+
+    private static final int MOST_ITEMS = 100_000;
+    /**
+     * Stands for a text that could not be read. It is never looked at: what was read counts only if nothing was wrong.
+     */
+    private static final String STAND_IN = "unreadable";
+
+    private final JsonNode node;
+    private final String place;
+    private final Problems problems;
+    private final Set<String> known = new HashSet<>();
+
+    public Fields(JsonNode node, String place, Problems problems) {
+        this.node = node;
+        this.place = place;
+        this.problems = problems;
+        if (!node.isObject()) {
+            problem("", "This is " + kind(node) + "; an object { … } belongs here.");
+        }
+    }
+
+    private static String kind(JsonNode node) {
+        return switch (node.getNodeType()) {
+            case ARRAY -> "a list";
+            case BOOLEAN -> "true or false";
+            case NULL -> "null";
+            case NUMBER -> "a number";
+            case STRING -> "a text";
+            case OBJECT -> "an object";
+            default -> "nothing";
+        };
+    }
+
+    /** A JSON pointer to a field, escaped as RFC 6901 asks. */
+    public String at(String field) {
+        return field.isEmpty() ? place : place + "/" + field.replace("~", "~0").replace("/", "~1");
+    }
+
+    public void problem(String field, String message) {
+        problems.add(new Problem(at(field), message));
+    }
+
+    /**
+     * The field's value; empty when it is missing. What is left out is left out: null is none of the format's values.
+     */
+    private Optional<JsonNode> value(String field) {
+        Optional<JsonNode> value = valueOrNull(field);
+        if (value.isEmpty() && node.has(field)) {
+            problem(field, "“%s” is null; give a value or leave it out.".formatted(field));
+        }
+        return value;
+    }
+
+    /** The value of a field that says by null that there is none; empty when it is missing or null. */
+    private Optional<JsonNode> valueOrNull(String field) {
+        known.add(field);
+        JsonNode value = node.get(field);
+        return value == null || value.isNull() ? Optional.empty() : Optional.of(value);
+    }
+
+    private Optional<JsonNode> required(String field) {
+        Optional<JsonNode> value = value(field);
+        if (value.isEmpty() && node.isObject() && !node.has(field)) {
+            problem(field, "“%s” is missing.".formatted(field));
+        }
+        return value;
+    }
+
+    private Optional<String> string(String field, Optional<JsonNode> value) {
+        if (value.isPresent() && !value.get().isString()) {
+            problem(field, "“%s” is %s; a text belongs here.".formatted(field, kind(value.get())));
+            return Optional.empty();
+        }
+        return value.map(JsonNode::stringValue).map(Text::tidy);
+    }
+
+    /** A text that must be there; a stand-in where it is not or does not fit, of which nothing is read. */
+    public String text(String field, Text rule) {
+        return fit(field, string(field, required(field)), rule).orElse(STAND_IN);
+    }
+
+    /** A text that may be left out; empty then, or where it does not fit. */
+    public String optionalText(String field, Text rule) {
+        return fit(field, string(field, value(field)), rule).orElse("");
+    }
+
+    /** A text that says what kind of thing this is; empty where it cannot be read, which has been told. */
+    public Optional<String> tag(String field) {
+        return string(field, required(field));
+    }
+
+    private Optional<String> fit(String field, Optional<String> text, Text rule) {
+        Optional<String> wrong = text.flatMap(t -> rule.problem("“" + field + "”", t));
+        wrong.ifPresent(message -> problem(field, message));
+        return wrong.isPresent() ? Optional.empty() : text;
+    }
+
+    /** The part's own id; the stand-in for a bad one is taken from its place, so that it is unique. */
+    public Id id() {
+        return id("id", required("id")).orElseGet(
+                () -> Id.of("unreadable" + Integer.toUnsignedString(place.hashCode())));
+    }
+
+    public Id reference(String field) {
+        return id(field, required(field)).orElseGet(() -> Id.of("unreadable"));
+    }
+
+    public Optional<Id> optionalReference(String field) {
+        return id(field, value(field));
+    }
+
+    /** A reference that null says there is none of. */
+    public Optional<Id> referenceOrNull(String field) {
+        return id(field, valueOrNull(field));
+    }
+
+    private Optional<Id> id(String field, Optional<JsonNode> value) {
+        Optional<String> text = string(field, value);
+        Optional<String> wrong = text.flatMap(Id::problem);
+        wrong.ifPresent(message -> problem(field, message));
+        return wrong.isPresent() ? Optional.empty() : text.map(Id::of);
+    }
+
+    public double number(String field, Range rule) {
+        return number(field, required(field), rule).orElse(rule.low());
+    }
+
+    public double number(String field, Range rule, double otherwise) {
+        return number(field, value(field), rule).orElse(otherwise);
+    }
+
+    private Optional<Double> number(String field, Optional<JsonNode> value, Range rule) {
+        if (value.isEmpty()) {
+            return Optional.empty();
+        }
+        if (!value.get().isNumber()) {
+            problem(field, "“%s” is %s; a number belongs here.".formatted(field, kind(value.get())));
+            return Optional.empty();
+        }
+        // Digits beyond a double's range are beyond every range.
+        double number = value.get().asDoubleOpt().orElse(Double.POSITIVE_INFINITY);
+        Optional<String> wrong = rule.problem("“" + field + "”", number);
+        wrong.ifPresent(message -> problem(field, message));
+        return wrong.isPresent() ? Optional.empty() : Optional.of(number);
+    }
+
+    /** A number without a fraction; {@code otherwise} where it is missing. */
+    public int whole(String field, Range rule, int otherwise) {
+        double number = number(field, rule, otherwise);
+        if (number != Math.rint(number)) {
+            problem(field, "“%s” is %s; a whole number belongs here.".formatted(field, number));
+        }
+        return (int) number;
+    }
+
+    public boolean flag(String field, boolean otherwise) {
+        Optional<JsonNode> value = value(field);
+        if (value.isPresent() && !value.get().isBoolean()) {
+            problem(field, "“%s” is %s; true or false belongs here.".formatted(field, kind(value.get())));
+            return otherwise;
+        }
+        return value.map(JsonNode::booleanValue).orElse(otherwise);
+    }
+
+    public <E extends Enum<E> & Coded> E coded(String field, Class<E> type) {
+        return coded(field, string(field, required(field)), type).orElse(type.getEnumConstants()[0]);
+    }
+
+    public <E extends Enum<E> & Coded> Optional<E> optionalCoded(String field, Class<E> type) {
+        return coded(field, string(field, value(field)), type);
+    }
+
+    public <E extends Enum<E> & Coded> Optional<E> codedOrNull(String field, Class<E> type) {
+        return coded(field, string(field, valueOrNull(field)), type);
+    }
+
+    private <E extends Enum<E> & Coded> Optional<E> coded(String field, Optional<String> text, Class<E> type) {
+        Optional<E> constant = text.flatMap(t -> Coded.of(type, t));
+        if (text.isPresent() && constant.isEmpty()) {
+            problem(field, "“%s” is not one of %s.".formatted(text.get(), Coded.codes(type)));
+        }
+        return constant;
+    }
+
+    /** A field that is a word of {@code type} or a number. */
+    public Optional<JsonNode> wordOrNumber(String field) {
+        Optional<JsonNode> value = required(field);
+        if (value.isPresent() && !value.get().isNumber() && !value.get().isString()) {
+            problem(field, "“%s” is %s; a word or a number belongs here.".formatted(field, kind(value.get())));
+            return Optional.empty();
+        }
+        return value;
+    }
+
+    /** An object field read by {@code reader}; empty when missing. */
+    public <T> Optional<T> object(String field, Function<Fields, T> reader) {
+        return value(field).map(value -> read(value, at(field), reader));
+    }
+
+    /** An object field read by {@code reader}; empty when missing or null. */
+    public <T> Optional<T> objectOrNull(String field, Function<Fields, T> reader) {
+        return valueOrNull(field).map(value -> read(value, at(field), reader));
+    }
+
+    /** A list of objects; an absent one is empty. */
+    public <T> List<T> objects(String field, Function<Fields, T> reader) {
+        List<T> read = new ArrayList<>();
+        List<JsonNode> items = items(field);
+        for (int i = 0; i < items.size() && !problems.isFull(); i++) {
+            read.add(read(items.get(i), at(field) + "/" + i, reader));
+        }
+        return read;
+    }
+
+    private <T> T read(JsonNode value, String where, Function<Fields, T> reader) {
+        Fields fields = new Fields(value, where, problems);
+        T read = reader.apply(fields);
+        fields.refuseUnknown();
+        return read;
+    }
+
+    /** A list of texts; an absent one is empty, and what does not fit is told and left out. */
+    public List<String> texts(String field, Text rule, int most) {
+        return textsByPlace(field, rule, most).stream().flatMap(Optional::stream).toList();
+    }
+
+    /** The same with every entry in its place; empty where it does not fit, which has been told. */
+    public List<Optional<String>> textsByPlace(String field, Text rule, int most) {
+        List<JsonNode> items = items(field);
+        if (items.size() > most) {
+            problem(field, "“%s” has %d entries; at most %d fit.".formatted(field, items.size(), most));
+        }
+        List<Optional<String>> texts = new ArrayList<>();
+        for (int i = 0; i < Math.min(most, items.size()); i++) {
+            Fields item = new Fields(node, place, problems);
+            texts.add(item.fit(field + "/" + i, item.string(field + "/" + i, Optional.of(items.get(i))), rule));
+        }
+        return texts;
+    }
+
+    private List<JsonNode> items(String field) {
+        Optional<JsonNode> value = value(field);
+        if (value.isEmpty()) {
+            return List.of();
+        }
+        if (!value.get().isArray()) {
+            problem(field, "“%s” is %s; a list [ … ] belongs here.".formatted(field, kind(value.get())));
+            return List.of();
+        }
+        if (value.get().size() > MOST_ITEMS) {
+            problem(field, "“%s” has %d entries; at most %d fit.".formatted(field, value.get().size(), MOST_ITEMS));
+            return List.of();
+        }
+        return List.copyOf(value.get().values());
+    }
+
+    /** An object from ids to true or false; an absent one is empty. */
+    public Map<Id, Boolean> flags(String field) {
+        Map<Id, Boolean> flags = new LinkedHashMap<>();
+        object(field, fields -> {
+            fields.node.propertyNames().forEach(name -> {
+                fields.known.add(name);
+                Optional<String> wrong = Id.problem(name);
+                wrong.ifPresent(message -> fields.problem(name, message));
+                boolean flag = fields.flag(name, true);
+                if (wrong.isEmpty()) {
+                    flags.put(Id.of(name), flag);
+                }
+            });
+            return flags;
+        });
+        return flags;
+    }
+
+    /** An object from ids to numbers; an absent one is empty. */
+    public Map<Id, Double> numbers(String field, Range rule) {
+        Map<Id, Double> numbers = new LinkedHashMap<>();
+        object(field, fields -> {
+            fields.node.propertyNames().forEach(name -> {
+                Optional<String> wrong = Id.problem(name);
+                wrong.ifPresent(message -> fields.problem(name, message));
+                double number = fields.number(name, rule);
+                if (wrong.isEmpty()) {
+                    numbers.put(Id.of(name), number);
+                }
+            });
+            return numbers;
+        });
+        return numbers;
+    }
+
+    /** An object whose names are codes of {@code type}; an absent one is empty. */
+    public <E extends Enum<E> & Coded, V> Map<E, V> byCode(String field, Class<E> type, ValueReader<V> reader) {
+        Map<E, V> values = new LinkedHashMap<>();
+        object(field, fields -> {
+            fields.node.propertyNames().forEach(name -> {
+                Optional<E> code = fields.coded(name, Optional.of(name), type);
+                fields.known.add(name);
+                V value = reader.read(fields, name);
+                code.ifPresent(c -> values.put(c, value));
+            });
+            return values;
+        });
+        return values;
+    }
+
+    /** True when the field is there. */
+    public boolean has(String field) {
+        return node.has(field);
+    }
+
+    /** Takes these names as known without reading them. */
+    public void accept(String... fields) {
+        known.addAll(List.of(fields));
+    }
+
+    /** Reads one named field. */
+    public interface ValueReader<V> {
+        V read(Fields fields, String name);
+    }
+
+    /** Adds a problem for every field that nothing asked for; a misspelt name must not be lost silently. */
+    public void refuseUnknown() {
+        for (String name : node.propertyNames()) {
+            if (problems.isFull()) {
+                return;
+            }
+            if (!known.contains(name)) {
+                problem(name, "“%s” is not a field of this object; known here: %s.".formatted(
+                        name.length() > 40 ? name.substring(0, 40) + "…" : name,
+                        String.join(", ", known.stream().sorted().toList())));
+            }
+        }
+    }
+}

@@ -1,0 +1,92 @@
+package app.narrowgate.exchange.json;
+
+import app.narrowgate.core.check.Problem;
+import app.narrowgate.core.check.ProblemsException;
+import app.narrowgate.core.check.Text;
+import java.util.List;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
+import tools.jackson.core.StreamReadConstraints;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.TokenStreamLocation;
+import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Text that is JSON, read strictly and within bounds: no name twice, nothing after the end, no more than a large map
+ * holds.
+ */
+public final class JsonText {
+
+    /** Names, values and brackets of a file. The demo’s map has 14,000 at 300 responses: room for 40,000 responses. */
+    static final int MOST_TOKENS = 2_000_000;
+    /**
+     * Objects of a file, each of which costs memory however empty it is. The demo’s map has 1,200: room for 50,000
+     * responses.
+     */
+    static final int MOST_OBJECTS = 200_000;
+    /** Brackets within brackets; a map needs {@code Requirement.MOST_DEPTH} and a few. */
+    private static final int MOST_DEPTH = 64;
+
+    private static final JsonMapper MAPPER = JsonMapper.builder(JsonFactory.builder()
+            .streamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(MOST_DEPTH).build()).build())
+            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+            .enable(SerializationFeature.INDENT_OUTPUT)
+            .build();
+
+    private JsonText() {
+    }
+
+    /** Indented, as a person would read it. */
+    public static String of(JsonNode node) {
+        return MAPPER.writeValueAsString(node) + "\n";
+    }
+
+    /**
+     * The tree of {@code text}.
+     *
+     * @throws ProblemsException when it is empty, no JSON, or larger than a file of ours can be; placed by line and column
+     */
+    public static JsonNode parse(String text) {
+        try {
+            requireReadable(text);
+            JsonNode root = MAPPER.readTree(text);
+            if (root.isMissingNode()) {
+                throw new ProblemsException(List.of(new Problem("", "The file is empty; a JSON object belongs here.")));
+            }
+            return root;
+        } catch (JacksonException e) {
+            throw new ProblemsException(List.of(
+                    new Problem(place(e.getLocation()), "This is not JSON: %s.".formatted(Text.shown(e.getOriginalMessage())))));
+        }
+    }
+
+    /**
+     * Nothing, where the text holds no more than a large map does. Looked at as it streams by, so that what would not fit
+     * into memory is refused before it is built there.
+     */
+    private static void requireReadable(String text) {
+        int tokens = 0;
+        int objects = 0;
+        try (JsonParser parser = MAPPER.createParser(text)) {
+            for (JsonToken token = parser.nextToken(); token != null; token = parser.nextToken()) {
+                tokens++;
+                objects += token == JsonToken.START_OBJECT ? 1 : 0;
+                if (tokens > MOST_TOKENS || objects > MOST_OBJECTS) {
+                    throw new ProblemsException(List.of(new Problem(place(parser.currentLocation()),
+                            "The file holds more than one of ours can: at most %d objects, and %d names, values and brackets. Split it."
+                                    .formatted(MOST_OBJECTS, MOST_TOKENS))));
+                }
+            }
+        }
+    }
+
+    private static String place(TokenStreamLocation at) {
+        return at == null ? "" : "line %d, column %d".formatted(at.getLineNr(), at.getColumnNr());
+    }
+}

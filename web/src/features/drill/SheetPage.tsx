@@ -1,0 +1,95 @@
+import { Link, useSearchParams } from "react-router";
+import { problemOf, type Schemas } from "../../api/client";
+import { rewritten } from "../../ui/address";
+import { Heading } from "../../ui/Heading";
+import { Loading, Refused } from "../../ui/Notice";
+import { together, Waiting } from "../../ui/Waiting";
+import { paths, useMap } from "../map";
+import { sourceName, useDesign, useFound, usePlan, type Drill, type Found, type Plan } from "./design";
+import { FeederSheet } from "./FeederSheet";
+import { PhoneSheet } from "./PhoneSheet";
+import { WallSheet } from "./WallSheet";
+
+const FORMS = [
+  { form: "feeder", title: "Feeder’s sheet" },
+  { form: "wall", title: "Wall sheet" },
+  { form: "phone", title: "On a phone" },
+] as const;
+
+/** A drill to take along: the feeder's sheet, one for the wall, or call by call on a phone. */
+export function SheetPage() {
+  const map = useMap();
+  const found = useFound(map.data);
+  const ready = together({ map });
+  if (!ready.data) return <Waiting what="Writing the sheet" on={ready} />;
+  if (found.isError) {
+    return (
+      <main className="p-5">
+        <Heading>Sheet</Heading>
+        <Refused problem={problemOf(found.error)} />
+      </main>
+    );
+  }
+  if (!found.data) return <Loading what="Writing the sheet" />;
+  return <Sheet key={sourceName(found.data.source)} map={ready.data.map} found={found.data} />;
+}
+
+function Sheet({ map, found }: { map: Schemas["Map"]; found: Found }) {
+  const [params] = useSearchParams();
+  const { drill } = useDesign(map.id, found);
+  const plan = usePlan(map, drill);
+  const form = FORMS.find((f) => f.form === params.get("form"))?.form ?? "feeder";
+  return (
+    <main className="mx-auto max-w-[820px] px-5 pt-3 pb-12 print:max-w-none print:p-0">
+      <nav
+        aria-label="Sheets"
+        className="no-print mb-3 flex flex-wrap items-center gap-x-5 border-b border-rule pb-2"
+      >
+        <Link
+          className="flex min-h-11 items-center underline"
+          to={`${paths.drills(map.id)}?${rewritten(params, { form: undefined })}`}
+        >
+          Back to the bench
+        </Link>
+        {FORMS.map((f) => (
+          <Link
+            key={f.form}
+            to={`?${rewritten(params, { form: f.form })}`}
+            aria-current={form === f.form ? "page" : undefined}
+            className="flex min-h-11 items-center no-underline hover:underline aria-[current]:font-semibold aria-[current]:underline"
+          >
+            {f.title}
+          </Link>
+        ))}
+        {form !== "phone" && (
+          <button
+            type="button"
+            className="plate ml-auto"
+            onClick={() => window.print()}
+            disabled={!plan.data}
+          >
+            Print
+          </button>
+        )}
+      </nav>
+      {plan.isError ? (
+        <Refused problem={problemOf(plan.error)} />
+      ) : plan.data ? (
+        <Form form={form} drill={drill} plan={plan.data} />
+      ) : (
+        <Loading what="Writing the sheet" />
+      )}
+    </main>
+  );
+}
+
+function Form({ form, drill, plan }: { form: (typeof FORMS)[number]["form"]; drill: Drill; plan: Plan }) {
+  switch (form) {
+    case "feeder":
+      return <FeederSheet drill={drill} plan={plan} />;
+    case "wall":
+      return <WallSheet drill={drill} plan={plan} />;
+    case "phone":
+      return <PhoneSheet drill={drill} plan={plan} />;
+  }
+}
