@@ -62,6 +62,8 @@ export function BenchPage() {
           key={sourceName(found.data.source) + (found.data.states?.[0]?.version ?? "")}
           map={data.map}
           found={found.data}
+          // Until the drill just pressed is here, nothing may be typed into the one that is leaving.
+          leaving={source !== undefined && sourceName(source) !== sourceName(found.data.source)}
         />
       ) : found.data === null ? (
         <main className="p-5">
@@ -79,7 +81,7 @@ export function BenchPage() {
   );
 }
 
-function Bench({ map, found }: { map: Schemas["Map"]; found: Found }) {
+function Bench({ map, found, leaving }: { map: Schemas["Map"]; found: Found; leaving: boolean }) {
   const { drill, touched, base, change, forget, settle } = useDesign(map.id, found);
   const plan = usePlan(map, drill);
   // What was planned last stays while a change is refused, with the field in which it can be mended.
@@ -88,7 +90,7 @@ function Bench({ map, found }: { map: Schemas["Map"]; found: Found }) {
   const data = plan.data ?? last;
   return (
     <>
-      <main className="min-w-0 px-5 pt-3 pb-10">
+      <main className="min-w-0 px-5 pt-3 pb-10" inert={leaving} aria-busy={leaving}>
         <Heading size="unseen">Drills: {drill.title}</Heading>
         <div className="flex flex-wrap items-end gap-x-5 gap-y-1">
           <input
@@ -134,7 +136,10 @@ function Bench({ map, found }: { map: Schemas["Map"]; found: Found }) {
         </label>
         {data && <SpotTheMistake plan={data} />}
       </main>
-      <aside className="space-y-4 border-rule px-4 pt-3 pb-10 max-lg:order-2 max-lg:border-t lg:border-l">
+      <aside
+        className="space-y-4 border-rule px-4 pt-3 pb-10 max-lg:order-2 max-lg:border-t lg:border-l"
+        inert={leaving}
+      >
         <Controls drill={drill} ladder={data?.ladder ?? []} change={change} />
         {data && Math.abs(data.minutes - drill.minutes) > 0.5 && (
           <p className="text-rust">

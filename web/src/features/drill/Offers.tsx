@@ -4,7 +4,7 @@ import type { Schemas } from "../../api/client";
 import { rewritten } from "../../ui/address";
 import { Picker } from "../../ui/Picker";
 import { useAddress } from "../../ui/address";
-import { everydayFirst, proposalKey, sourceName, type Source } from "./design";
+import { everydayFirst, isAlwaysOffered, proposalKey, sourceName, type Source } from "./design";
 import { focusInWords, kindTitle } from "./words";
 
 const SHOWN = 5;
@@ -27,7 +27,7 @@ export function Offers({
   const [, write] = useAddress();
   const here = source && sourceName(source);
   const offered = everydayFirst(proposals);
-  const large = offered.filter((p) => p.focus === "everyday" || p.gain >= SMALL).slice(0, SHOWN);
+  const large = offered.filter((p) => isAlwaysOffered(p) || p.gain >= SMALL).slice(0, SHOWN);
   const shown = all ? offered : large;
   return (
     <>

@@ -12,6 +12,7 @@ import { together, Waiting } from "../../ui/Waiting";
 import { paths, useMap } from "../map";
 import { settingQuery, useWrittenSetting } from "../odds";
 import { useReadings } from "./readings";
+import { canSpeak, say, sayNoMore } from "./spoken";
 import { milliseconds, middle, stillToCome, type Read } from "./sitting";
 import { TrainerEnd } from "./TrainerEnd";
 
@@ -58,6 +59,7 @@ function Sitting({ map, deck, again }: { map: Schemas["Map"]; deck: Card[]; agai
   const [card, setCard] = useState<Card | undefined>(deck[0]);
   const [read, setRead] = useState<Read>();
   const [reads, setReads] = useState<Read[]>([]);
+  const [heard, setHeard] = useState(false);
   const choose = (chosen: string, from: number) => {
     if (!card || read) return;
     const right = card.choices.find((c) => c.right)?.technique === chosen;
@@ -109,26 +111,47 @@ function Sitting({ map, deck, again }: { map: Schemas["Map"]; deck: Card[]; agai
       ) : read ? (
         <Answer key={reads.length} read={read} next={next} />
       ) : (
-        <Cue key={reads.length} map={map} card={card} choose={choose} />
+        <Cue
+          key={reads.length}
+          map={map}
+          card={card}
+          choose={choose}
+          heard={heard}
+          onHeard={canSpeak() ? setHeard : undefined}
+        />
       )}
     </>
   );
 }
 
-/** The cue with what is held, and the answers to choose among; the clock runs from when it can be seen. */
+/**
+ * The cue with what is held, and the answers to choose among. The clock runs from when it can be seen; where the cue is
+ * spoken, from when it has been said, unless somebody chooses sooner.
+ */
 function Cue({
   map,
   card,
   choose,
+  heard,
+  onHeard,
 }: {
   map: Schemas["Map"];
   card: Card;
   choose: (technique: string, from: number) => void;
+  heard: boolean;
+  onHeard?: (heard: boolean) => void;
 }) {
   const from = useRef(0);
   useEffect(() => {
     from.current = performance.now();
   }, []);
+  useEffect(() => {
+    if (!heard) return;
+    say(card.cue, () => {
+      from.current = performance.now();
+    });
+    return sayNoMore;
+  }, [heard, card.cue]);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const choice = card.choices[Number(event.key) - 1];
@@ -143,7 +166,14 @@ function Cue({
       <Heading size="place" className="mt-2">
         {card.cue}
       </Heading>
-      <p className="text-quiet">{card.situationTitle}</p>
+      <p className="flex flex-wrap items-baseline justify-between gap-x-4 text-quiet">
+        {card.situationTitle}
+        {onHeard && (
+          <button type="button" className="word" aria-pressed={heard} onClick={() => onHeard(!heard)}>
+            {heard ? "Only shown" : "Hear the cue"}
+          </button>
+        )}
+      </p>
       {situation && (
         <div className="my-2 [&_svg]:h-40 [&_svg]:w-auto">
           <BodyFigure held={situation.held} />

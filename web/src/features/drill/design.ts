@@ -21,9 +21,19 @@ export function proposalKey(proposal: Schemas["Proposal"]): string {
   return [proposal.focus, proposal.place, proposal.other].filter(Boolean).join("~");
 }
 
-/** The proposals as they are offered: what one does every day, then what gains most. */
+/** What is offered whatever it gains: what one does every day, and what the room has not seen yet. */
+const FIRST: Schemas["Proposal"]["focus"][] = ["everyday", "answered-lately"];
+
+/** True for a proposal that is offered whatever it gains. */
+export function isAlwaysOffered(proposal: Schemas["Proposal"]): boolean {
+  return FIRST.includes(proposal.focus);
+}
+
+/** The proposals as they are offered: what one does every day, what was answered lately, then what gains most. */
 export function everydayFirst(proposals: Schemas["Proposal"][]): Schemas["Proposal"][] {
-  return [...proposals].sort((a, b) => Number(b.focus === "everyday") - Number(a.focus === "everyday"));
+  const rank = (proposal: Schemas["Proposal"]) =>
+    isAlwaysOffered(proposal) ? FIRST.indexOf(proposal.focus) : FIRST.length;
+  return [...proposals].sort((a, b) => rank(a) - rank(b));
 }
 
 /** What the address asks for; the first proposal where it says nothing. */

@@ -13,10 +13,17 @@ export function canSpeak(): boolean {
   return "speechSynthesis" in globalThis && "SpeechSynthesisUtterance" in globalThis;
 }
 
-export function say(word: string): void {
+/** Says it, instead of what is being said; `done` is called when it has been said to the end. */
+export function say(word: string, done?: () => void): void {
   if (!canSpeak()) return;
   speechSynthesis.cancel();
-  speechSynthesis.speak(new SpeechSynthesisUtterance(word));
+  const said = new SpeechSynthesisUtterance(word);
+  if (done) said.onend = done;
+  speechSynthesis.speak(said);
+}
+
+export function sayNoMore(): void {
+  if (canSpeak()) speechSynthesis.cancel();
 }
 
 /** Speaks a row of calls with a count-in, each after the time the one before takes; shows where it is either way. */
@@ -31,7 +38,7 @@ export function useSpoken(calls: SpokenCall[], showing: (at: number) => void) {
   });
   const stop = () => {
     clearTimeout(timer.current);
-    if (canSpeak()) speechSynthesis.cancel();
+    sayNoMore();
     setRunning(false);
     setCount(0);
   };

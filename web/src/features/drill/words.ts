@@ -52,6 +52,8 @@ export function focusInWords(focus: Schemas["Proposal"]["focus"]): string {
       return "Every day";
     case "narrow-gate":
       return "Most hangs on it";
+    case "answered-lately":
+      return "Answered lately";
     case "look-alike":
       return "Look-alikes";
     case "place":

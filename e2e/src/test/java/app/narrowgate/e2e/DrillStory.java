@@ -37,12 +37,16 @@ class DrillStory extends Story {
                 within(name));
     }
 
+    private static void take(Page page, String name) {
+        offer(page, name).click();
+        assertThat(title(page)).hasValue(name);
+    }
+
     /** Drills, the drill, its sheet. */
     @Test
     void theEverydayDrillIsThreePressesAway() {
         Page page = bench(browser.signedIn());
-        offer(page, EVERYDAY).click();
-        assertThat(title(page)).hasValue(EVERYDAY);
+        take(page, EVERYDAY);
         assertThat(page.getByText("It goes on from where it lands; nobody gets up.")).isVisible();
         link(page, "Feeder’s sheet").click();
         Locator sheet = page.getByRole(AriaRole.ARTICLE);
@@ -58,8 +62,7 @@ class DrillStory extends Story {
     @Test
     void fourWaysIntoOneHubAreCalledAndTwoLeadOut() {
         Page page = bench(browser.signedIn());
-        offer(page, "Four ways to the hip, two ways on").click();
-        assertThat(title(page)).hasValue("Four ways to the hip, two ways on");
+        take(page, "Four ways to the hip, two ways on");
         assertThat(page.getByRole(AriaRole.REGION, named("Links of the drill")).getByRole(AriaRole.ROW)).hasCount(7);
         assertThat(page.getByLabel("The turns").getByText("Hugging the hip").first()).isVisible();
     }
@@ -68,8 +71,7 @@ class DrillStory extends Story {
     @Test
     void aDrillIsChangedKeptAndPutBack() {
         Page page = bench(browser.signedIn());
-        offer(page, "Which arm comes").click();
-        assertThat(title(page)).hasValue("Which arm comes");
+        take(page, "Which arm comes");
         button(page, "One minute more").click();
         assertThat(page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("7"))).isVisible();
         title(page).fill("Which arm, quickly");
@@ -93,7 +95,7 @@ class DrillStory extends Story {
     @Test
     void whatIsRefusedCanBeMendedWhereItStands() {
         Page page = bench(browser.signedIn());
-        offer(page, "Four ways to the hip, two ways on").click();
+        take(page, "Four ways to the hip, two ways on");
         Locator word = page.getByLabel("What is shouted for").first();
         word.fill("<i>Knee");
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("write plain words");
@@ -158,7 +160,7 @@ class DrillStory extends Story {
     @EnumSource(value = ColorScheme.class, names = {"LIGHT", "DARK"})
     void nothingSeriousIsInaccessible(ColorScheme scheme) {
         Page page = bench(browser.signedIn(1280, 800, scheme));
-        offer(page, EVERYDAY).click();
+        take(page, EVERYDAY);
         page.getByRole(AriaRole.TABLE).waitFor();
         assertThat(Browser.seriousFaults(page)).isEmpty();
         link(page, "Feeder’s sheet").click();

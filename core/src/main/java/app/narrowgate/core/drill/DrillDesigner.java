@@ -8,6 +8,7 @@ import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.trait.Side;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -92,15 +93,24 @@ public final class DrillDesigner {
 
     /** The called drill of one situation: the links most often met on its best answers. */
     public static Drill from(PracticeGraph graph, Id place, int links, double minutes) {
-        List<PracticeLink> all = graph.linksFrom(place);
+        return from(graph, place, Set.of(), links, minutes);
+    }
+
+    /**
+     * The same with the links {@code first} before the others, as far as the pair may practise them.
+     *
+     * @throws RefusedException when nothing can be practised from there
+     */
+    public static Drill from(PracticeGraph graph, Id place, Set<LinkRef> first, int links, double minutes) {
+        List<LinkRef> all = graph.linksFrom(place).stream().map(PracticeLink::ref)
+                .sorted(Comparator.comparing(link -> !first.contains(link))).toList();
         if (all.isEmpty()) {
             throw new RefusedException(graph.isForChildren() && graph.isClosing(place)
                     ? "Nobody closes this on a child, so there is no drill of it. What is taught here is: tap. Drill the place before it."
                     : "Nothing can be drilled from here yet: no answer has an answered response. Add one on the map.");
         }
         String title = graph.solved().index().placeTitle(place);
-        return Drill.of(title, DrillKind.CALLED, Optional.of(place),
-                all.stream().map(PracticeLink::ref).limit(links).toList()).lasting(minutes);
+        return Drill.of(title, DrillKind.CALLED, Optional.of(place), all.stream().limit(links).toList()).lasting(minutes);
     }
 
     /** The drill that keeps look-alikes apart: two calls from each, the dearest pair's first. */

@@ -20,6 +20,8 @@ public record Proposal(Focus focus, Drill drill, Id place, Optional<Id> other, d
         EVERYDAY,
         /** The answer that most hangs on. */
         NARROW_GATE,
+        /** A hole of the map that has been mended lately. */
+        ANSWERED_LATELY,
         /** Two places that are easily taken for each other. */
         LOOK_ALIKE,
         /** The answers of one place. */

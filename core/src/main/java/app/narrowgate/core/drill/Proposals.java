@@ -14,10 +14,12 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * What is worth drilling on a map, most first. The gain of practice is first order: the slope of the starts' worth
@@ -30,6 +32,7 @@ public final class Proposals {
     /** How often look-alikes are taken for each other by who has not kept them apart; our estimate, until a record says. */
     private static final double MIXED_UP = 0.25;
     private static final int MOST_LOOK_ALIKES = 12;
+    private static final int MOST_ANSWERED_LATELY = 3;
     private static final int LINKS = 3;
     private static final double MINUTES = 8;
     private static final double EVERYDAY_MINUTES = 11;
@@ -47,10 +50,15 @@ public final class Proposals {
 
     /** All proposals that gain something. */
     public static List<Proposal> of(PracticeGraph graph) {
-        return new Proposals(graph).all();
+        return of(graph, List.of());
     }
 
-    private List<Proposal> all() {
+    /** The same, with the places first named as answered lately from which {@code lately} can be practised. */
+    public static List<Proposal> of(PracticeGraph graph, List<LinkRef> lately) {
+        return new Proposals(graph).all(lately);
+    }
+
+    private List<Proposal> all(List<LinkRef> lately) {
         List<Proposal> found = new ArrayList<>();
         everyday().ifPresent(found::add);
         SolvedMap solved = graph.solved();
@@ -65,6 +73,7 @@ public final class Proposals {
                 // Nothing can be practised from here, so nothing is proposed.
             }
         }
+        answeredLately(found, lately);
         Set<Set<Id>> seen = new HashSet<>();
         for (LookAlike pair : LookAlikes.of(graph)) {
             if (seen.size() < MOST_LOOK_ALIKES && seen.add(Set.of(pair.one().situation(), pair.other().situation()))) {
@@ -77,6 +86,23 @@ public final class Proposals {
         }
         found.sort(Comparator.comparingDouble(Proposal::gain).reversed());
         return found;
+    }
+
+    /** The drills of the places whose holes were mended; each takes the place of the usual drill from there. */
+    private void answeredLately(List<Proposal> found, List<LinkRef> lately) {
+        Map<Id, Set<LinkRef>> byPlace = lately.stream().collect(Collectors.groupingBy(
+                link -> index.reaction(link.reaction()).orElseThrow().from(), LinkedHashMap::new, Collectors.toSet()));
+        List<Proposal> mended = new ArrayList<>();
+        byPlace.forEach((place, links) -> {
+            if (graph.linksFrom(place).stream().map(PracticeLink::ref).anyMatch(links::contains)) {
+                add(mended, Proposal.Focus.ANSWERED_LATELY, DrillDesigner.from(graph, place, links, LINKS, MINUTES), place);
+            }
+        });
+        mended.sort(Comparator.comparingDouble(Proposal::gain).reversed());
+        for (Proposal proposal : mended.stream().limit(MOST_ANSWERED_LATELY).toList()) {
+            found.removeIf(p -> p.focus() == Proposal.Focus.PLACE && p.place().equals(proposal.place()));
+            found.add(proposal);
+        }
     }
 
     /** The everyday drill from the guard in which every call ends where the next is fed; of several the one that gains most. */

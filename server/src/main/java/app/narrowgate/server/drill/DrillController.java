@@ -2,6 +2,7 @@ package app.narrowgate.server.drill;
 
 import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.check.RefusedException;
+import app.narrowgate.core.drill.AnsweredLately;
 import app.narrowgate.core.drill.Drill;
 import app.narrowgate.core.drill.DrillDesigner;
 import app.narrowgate.core.drill.DrillPlan;
@@ -21,6 +22,7 @@ import app.narrowgate.server.map.StoredMap;
 import app.narrowgate.server.odds.AnswerStore;
 import app.narrowgate.server.odds.OddsQuestion;
 import app.narrowgate.server.odds.SolvedMaps;
+import app.narrowgate.server.revision.Revisions;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -35,6 +37,7 @@ import jakarta.validation.constraints.Size;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.HexFormat;
 import java.util.List;
@@ -66,6 +69,8 @@ class DrillController {
 
     private static final String MARKDOWN = "text/markdown;charset=UTF-8";
     private static final int MOST_TEXT = 200_000;
+    /** What was answered within so long a time is still new to the room: three weeks of classes, our estimate. */
+    private static final Duration LATELY = Duration.ofDays(21);
 
     /** A drill of the library in one line. */
     @Schema(name = "KeptDrill")
@@ -95,18 +100,20 @@ class DrillController {
 
     /** Something worth drilling. */
     @Schema(name = "Proposal")
-    record ProposalView(@Schema(allowableValues = {"everyday", "narrow-gate", "look-alike", "place"}) String focus, String place,
+    record ProposalView(@Schema(allowableValues = {"everyday", "narrow-gate", "answered-lately", "look-alike", "place"}) String focus, String place,
             String placeTitle, @Nullable String other, @Nullable String otherTitle,
             @Schema(description = "What the starts gain, in [0,1]") double gain, DrillView drill) {
     }
 
     private final MapStore maps;
+    private final Revisions revisions;
     private final SolvedMaps solved;
     private final AnswerStore answers;
     private final DrillStore drills;
 
-    DrillController(MapStore maps, SolvedMaps solved, AnswerStore answers, DrillStore drills) {
+    DrillController(MapStore maps, Revisions revisions, SolvedMaps solved, AnswerStore answers, DrillStore drills) {
         this.maps = maps;
+        this.revisions = revisions;
         this.solved = solved;
         this.answers = answers;
         this.drills = drills;
@@ -217,8 +224,9 @@ class DrillController {
     List<ProposalView> proposals(@PathVariable UUID mapId, @ParameterObject OddsQuestion question) {
         StoredMap map = maps.head(mapId);
         Setting setting = question.toSetting(map.index());
-        List<Proposal> found = answers.answer(AnswerStore.Question.of(map, setting, "proposals"),
-                () -> Proposals.of(graph(map, setting)));
+        int then = revisions.ago(mapId, LATELY);
+        List<Proposal> found = answers.answer(AnswerStore.Question.of(map, setting, "proposals since " + then),
+                () -> Proposals.of(graph(map, setting), AnsweredLately.since(maps.at(mapId, then).index().map(), map.index())));
         return found.stream().map(p -> new ProposalView(p.focus().code(), p.place().value(), map.index().placeTitle(p.place()),
                 p.other().map(Id::value).orElse(null), p.other().map(map.index()::placeTitle).orElse(null), p.gain(),
                 DrillView.of(p.drill()))).toList();

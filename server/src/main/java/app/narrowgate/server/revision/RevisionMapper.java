@@ -1,5 +1,6 @@
 package app.narrowgate.server.revision;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -41,6 +42,10 @@ interface RevisionMapper {
     /** Empty for a revision after which there is nothing to undo nor to redo. */
     @Select("select undo_next, redo_next from map_revision where map_id = #{mapId} and number = #{revision}")
     Optional<UndoRow> undoState(@Param("mapId") UUID mapId, @Param("revision") int revision);
+
+    /** The last revision not after {@code at}; empty when there was none yet. */
+    @Select("select max(number) from map_revision where map_id = #{mapId} and at <= #{at}")
+    Optional<Integer> lastAt(@Param("mapId") UUID mapId, @Param("at") Instant at);
 
     /** What an undo would take back while {@code revision} is the newest. */
     Optional<Revision> undoTarget(@Param("mapId") UUID mapId, @Param("revision") int revision);

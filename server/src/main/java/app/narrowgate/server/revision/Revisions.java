@@ -3,6 +3,7 @@ package app.narrowgate.server.revision;
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.revision.UndoState;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
@@ -36,6 +37,11 @@ public class Revisions {
     /** The parts as they stood at a revision. */
     public Parts partsAt(UUID map, int revision) {
         return Parts.of(mapper.partsAt(map, revision));
+    }
+
+    /** The revision that was the newest so long ago; the first one of a map that is younger. */
+    public int ago(UUID map, Duration time) {
+        return mapper.lastAt(map, now().minus(time)).orElse(1);
     }
 
     /** What happened after revision {@code after}, newest first, at most {@code most}. */

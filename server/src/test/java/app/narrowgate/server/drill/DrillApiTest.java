@@ -103,6 +103,25 @@ class DrillApiTest extends DemoMapTest {
     }
 
     @Test
+    void whatWasAnsweredLatelyIsWorthDrilling() {
+        String copy = "/api/maps/" + client.post("/api/maps/new", """
+                {"title":"Lately","source":"copy","from":"%s"}""".formatted(client.firstMap())).json().get("id").stringValue();
+        assertThat(client.get(copy + "/drills/proposals").json().findValuesAsString("focus")).doesNotContain("answered-lately");
+        Answer hole = client.post(copy + "/reactions/low-trap-bridge/responses", """
+                {"revision":1,"cue":"They climb over the trapped foot","often":{"number":0.5},"leads":null}""");
+        assertThat(hole.status()).as(hole.text()).isEqualTo(201);
+        assertThat(client.get(copy + "/drills/proposals").json().findValuesAsString("focus")).as("a hole is not mended yet")
+                .doesNotContain("answered-lately");
+        client.post(copy + "/reactions/low-trap-bridge/responses", """
+                {"revision":2,"cue":"They post on the head","often":{"number":0.5},"leads":"half-guard"}""");
+        JsonNode lately = StreamSupport.stream(client.get(copy + "/drills/proposals").json().spliterator(), false)
+                .filter(p -> p.get("focus").stringValue().equals("answered-lately")).findFirst().orElseThrow();
+        assertThat(lately.get("place").stringValue()).isEqualTo("mount-low");
+        assertThat(lately.get("drill").get("links").get(0).get("reaction").stringValue()).isEqualTo("low-trap-bridge");
+        assertThat(client.post(copy + "/drills/plan", lately.get("drill").toString()).status()).isEqualTo(200);
+    }
+
+    @Test
     void whatIsWrongIsSaidAndNothingIsKept() {
         int before = client.get(map + "/drills").json().size();
         String none = CALLED.replace("low-trap-bridge-1", "low-trap-bridge-9");
