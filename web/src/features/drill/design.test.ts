@@ -20,7 +20,11 @@ describe("what stands on the bench", () => {
     expect(everydayFirst(PROPOSALS).map((p) => p.place)).toEqual(["open-guard", "mount-low", "a"]);
     expect(sourceOf(new URLSearchParams(), [])).toBeUndefined();
     const lately = proposal("answered-lately", "headlock-kneeling", 0.002);
-    expect(everydayFirst([...PROPOSALS, lately]).map((p) => p.focus).slice(0, 2)).toEqual(["everyday", "answered-lately"]);
+    expect(
+      everydayFirst([...PROPOSALS, lately])
+        .map((p) => p.focus)
+        .slice(0, 2),
+    ).toEqual(["everyday", "answered-lately"]);
   });
   it("is what the address names, a kept drill before a place before a proposal", () => {
     const at = (query: string) => sourceOf(new URLSearchParams(query), PROPOSALS);

@@ -33,10 +33,16 @@ class HoleStory extends Story {
         pick(page, "It leads to", "half guard");
         button(page, "Save").click();
         assertThat(row).hasCount(0);
+        go(page, "/drills");
+        Locator lately = page.getByRole(AriaRole.NAVIGATION, named("Drills")).getByRole(AriaRole.LINK, within("Answered lately"));
+        assertThat(lately).containsText("Low, arms round your head");
         go(page, "/at/mount-low");
         assertThat(page.getByText("sit on the chest and wait")).isVisible();
         button(page, "Undo").click();
         assertThat(page.getByText("sit on the chest and wait")).hasCount(0);
+        go(page, "/drills");
+        page.getByRole(AriaRole.NAVIGATION, named("Drills")).waitFor();
+        assertThat(lately).hasCount(0);
         go(page, "/questions");
         assertThat(row).isVisible();
         row.getByRole(AriaRole.BUTTON, within("Drop: they sit on the chest")).click();

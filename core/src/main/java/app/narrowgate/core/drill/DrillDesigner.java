@@ -24,7 +24,7 @@ public final class DrillDesigner {
     /** Calls that are kept apart by ear at once. */
     private static final int CALLS = 4;
     /** Words that say nothing when they are shouted alone. */
-    private static final Set<String> LITTLE = Set.of("they", "their", "them", "the", "a", "an", "you", "your", "and", "is", "are", "has", "have");
+    private static final Set<String> LITTLE = Set.of("they", "their", "them", "the", "a", "an", "you", "your", "and", "is", "are", "has", "have", "of", "theirs", "yours");
     /** A word with fewer letters is not understood across a hall. */
     private static final int SHORT = 6;
 
