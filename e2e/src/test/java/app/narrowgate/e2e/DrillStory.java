@@ -5,10 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -103,6 +107,20 @@ class DrillStory extends Story {
         assertThat(page.getByRole(AriaRole.ALERT)).hasCount(0);
         assertThat(page.getByLabel("The turns").getByText("Shin").first()).isVisible();
         button(page, "Undo all changes").click();
+    }
+
+    /** While the drill just pressed is on its way, the one on the bench cannot be typed into by mistake. */
+    @Test
+    void nothingIsTypedIntoADrillThatIsLeaving() {
+        Page page = bench(browser.signedIn());
+        List<Route> held = new ArrayList<>();
+        page.route(Pattern.compile("/drills/[0-9a-f]{8}-[0-9a-f-]{27}$"), held::add);
+        offer(page, "Which arm comes").click();
+        assertThat(page.locator("main[inert]")).isVisible();
+        page.waitForCondition(() -> !held.isEmpty());
+        held.forEach(Route::resume);
+        assertThat(title(page)).hasValue("Which arm comes");
+        assertThat(page.locator("main[inert]")).hasCount(0);
     }
 
     @Test
