@@ -60,6 +60,8 @@ describe("the feeder's sheet", () => {
     for (const [before, after] of words.slice(1).map((word, i) => [words[i]!, word] as const)) {
       expect(before.compareDocumentPosition(after) & Node.DOCUMENT_POSITION_FOLLOWING).toBeTruthy();
     }
+    expect(sheet.getAllByText("show, say nothing")).toHaveLength(2);
+    expect(sheet.queryByText("shout")).toBeNull();
     expect(sheet.getByText(/1 2 3 · 2 3 1; then again/)).toBeTruthy();
   });
 });

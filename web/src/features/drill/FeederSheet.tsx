@@ -4,7 +4,7 @@ import type { Drill, Plan, PlannedLink } from "./design";
 import { Rounds, Solo } from "./Rounds";
 import { SpotTheMistake } from "./SpotTheMistake";
 import { callsOf, turnsOf, type Turn } from "./turns";
-import { nextInWords } from "./words";
+import { givenAs, nextInWords } from "./words";
 
 /** More than this is said smaller: cautions in two columns, calls from one place in lesser letters. */
 const MANY = 4;
@@ -81,17 +81,12 @@ function byStart(links: PlannedLink[]): PlannedLink[][] {
 const COLUMNS =
   "grid grid-cols-[7.5rem_minmax(0,1fr)] gap-x-4 sm:grid-cols-[8.5rem_minmax(0,1.3fr)_minmax(0,1fr)] print:grid-cols-[8.5rem_minmax(0,1.3fr)_minmax(0,1fr)]";
 
-function saidAs(link: PlannedLink, drill: Drill): string {
-  if (link.part === "opening") return "always, in this order";
-  return drill.kind === "until-out" ? "as the list says, do" : "shout";
-}
-
 /** One call: the word, what to give and how to hold it, what answers it, what to stop. */
 function Call({ link, drill, plan }: { link: PlannedLink; drill: Drill; plan: Plan }) {
   return (
     <section className={`${COLUMNS} break-inside-avoid border-b border-ink py-2 print:py-1`}>
       <div>
-        <p className="text-quiet">{saidAs(link, drill)}</p>
+        <p className="text-quiet">{givenAs(link.part, drill.kind)}</p>
         <p className="text-[34px] leading-none font-bold" style={{ fontStretch: "72%" }}>
           {link.word}
         </p>
@@ -121,7 +116,7 @@ function Place({ links, drill, plan }: { links: PlannedLink[]; drill: Drill; pla
       <div className={`${COLUMNS} break-inside-avoid break-after-avoid`}>
         <div>
           <p className="font-bold">{first.startTitle}</p>
-          <p className="text-quiet">{saidAs(first, drill)}</p>
+          <p className="text-quiet">{givenAs(first.part, drill.kind)}</p>
         </div>
         <div>
           <Feeding link={first} plan={plan} />

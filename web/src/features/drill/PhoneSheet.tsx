@@ -3,6 +3,7 @@ import { Heading } from "../../ui/Heading";
 import type { Drill, Plan } from "./design";
 import { canSpeak, say, useSpoken } from "./spoken";
 import { isShown, linkOf, turnsOf, wordOf, type Step } from "./turns";
+import { givenAs } from "./words";
 
 interface Call {
   step: Step;
@@ -68,9 +69,7 @@ export function PhoneSheet({ drill, plan }: { drill: Drill; plan: Plan }) {
         className="mt-3 grid min-h-[44dvh] w-full place-items-center border-2 border-ink bg-lane p-4 text-center disabled:bg-ground"
       >
         <span>
-          <span className="block text-quiet">
-            {done ? "" : isShown(call.step, plan) ? "show, say nothing" : "shout"}
-          </span>
+          <span className="block text-quiet">{done ? "" : givenAs(link?.part, drill.kind)}</span>
           <span
             className="block text-[56px] leading-none font-bold"
             style={{ fontStretch: "72%" }}

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { KINDS, needsPlace, nextInWords, spottingCall } from "./words";
+import { givenAs, KINDS, needsPlace, nextInWords, spottingCall } from "./words";
 
 describe("words of a drill", () => {
   it("never end a line with a loss", () => {
@@ -9,6 +9,14 @@ describe("words of a drill", () => {
     expect(nextInWords({ kind: "swap", place: "Half guard", answer: null })).toBe(
       "swap: now they are in half guard",
     );
+  });
+  it("say how a call is given: what has to be read is shown", () => {
+    expect(givenAs("call", "called")).toBe("show, say nothing");
+    expect(givenAs("finish", "round-pattern")).toBe("show, say nothing");
+    expect(givenAs("call", "round-pattern")).toBe("shout");
+    expect(givenAs("call", "until-out")).toBe("as the list says, do");
+    expect(givenAs("opening", "called")).toBe("always, in this order");
+    expect(givenAs(undefined, "called")).toBe("show, say nothing");
   });
   it("number links and letter mistakes", () => {
     expect([0, 1, 2, 3].map((call) => spottingCall(call, 2))).toEqual(["1", "2", "A", "B"]);

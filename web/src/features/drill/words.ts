@@ -27,6 +27,13 @@ export function needsPlace(kind: DrillKind): boolean {
   return ["until-out", "staged", "dial", "discovery", "live"].includes(kind);
 }
 
+/** How the feeder gives a call, or begins and takes back one that is no link. */
+export function givenAs(part: Schemas["PlannedLink"]["part"] | undefined, kind: DrillKind): string {
+  if (part === "opening") return "always, in this order";
+  if (part === "finish" || kind === "called") return "show, say nothing";
+  return kind === "until-out" ? "as the list says, do" : "shout";
+}
+
 /** What the pair does after it has landed: a loss is never the end of a line. */
 export function nextInWords(next: Schemas["NextStep"]): string {
   const place = lowerFirst(next.place ?? "");
