@@ -2,7 +2,7 @@ import type { Schemas } from "../../api/client";
 import { indexOf } from "../../model/mapIndex";
 import { Picker } from "../../ui/Picker";
 import { reactionTitle, theyDo } from "../map";
-import type { Drill, DrillKind } from "./design";
+import { linkKey, type Drill, type DrillKind } from "./design";
 import { KINDS, needsPlace } from "./words";
 
 /** Minutes, kind, sides, how many and which: everything the coach sets beside the links themselves. */
@@ -175,22 +175,20 @@ export function AddLink({
   drill: Drill;
   change: (part: Partial<Drill>) => void;
 }) {
-  const has = new Set(
-    [...drill.opening, ...drill.links, ...drill.finishes, ...drill.extension].map((l) => l.response),
-  );
+  const has = new Set([...drill.opening, ...drill.links, ...drill.finishes, ...drill.extension].map(linkKey));
   const choices = map.reactions
     .filter((r) => !r.doNot)
     .flatMap((r) =>
       r.responses
-        .filter((q) => q.leads && !has.has(q.id))
+        .filter((q) => q.leads && !has.has(linkKey({ reaction: r.id, response: q.id })))
         .map((q) => ({
-          id: `${r.id} ${q.id}`,
+          id: linkKey({ reaction: r.id, response: q.id }),
           title: `${indexOf(map).situation(r.from)?.title ?? r.from}: ${reactionTitle(map, r.id)}`,
           detail: `, ${theyDo(q.cue)}`,
         })),
     );
   const add = (part: "opening" | "links" | "finishes") => (id: string) => {
-    const [reaction, response] = id.split(" ");
+    const [reaction, response] = id.split("/");
     change({ [part]: [...drill[part], { reaction: reaction!, response: response! }] });
   };
   return (

@@ -1,6 +1,6 @@
 import { Heading } from "../../ui/Heading";
 import { lowerFirst, theyDo } from "../map";
-import type { Drill, Plan, PlannedLink } from "./design";
+import { linkKey, type Drill, type Plan, type PlannedLink } from "./design";
 import { Rounds, Solo } from "./Rounds";
 import { SpotTheMistake } from "./SpotTheMistake";
 import { callsOf, turnsOf, type Turn } from "./turns";
@@ -136,7 +136,7 @@ function Place({ links, drill, plan }: { links: PlannedLink[]; drill: Drill; pla
           </p>
           <ul>
             {group.map((link) => (
-              <li key={link.response} className="grid grid-cols-[8rem_minmax(0,1fr)] items-baseline gap-x-3">
+              <li key={linkKey(link)} className="grid grid-cols-[8rem_minmax(0,1fr)] items-baseline gap-x-3">
                 <span
                   className={`leading-none font-bold ${links.length > MANY ? "text-[20px]" : "text-[28px]"}`}
                   style={{ fontStretch: "72%" }}
@@ -190,7 +190,7 @@ function Stances({ finishes }: { finishes: PlannedLink[] }) {
       </div>
       <ul>
         {finishes.map((link) => (
-          <li key={link.response}>
+          <li key={linkKey(link)}>
             <strong>{link.word}:</strong> {lowerFirst(link.trigger || link.startTitle)}. They answer{" "}
             {lowerFirst(link.answer)}.
           </li>

@@ -38,8 +38,8 @@ export function Figures({ map, plan }: { map: Schemas["Map"]; plan: Plan }) {
           By a partner who learns the habit. Blind luck is {oneIn(guessing.luck)}.
         </Figure>
       )}
-      {plan.verdicts.map((verdict) => (
-        <Caution key={verdict.asked}>
+      {plan.verdicts.map((verdict, index) => (
+        <Caution key={index}>
           <strong>{verdict.asked}</strong>: {verdictInWords(map, verdict)}.{" "}
           {verdict.taken ? `Instead: ${lowerFirst(verdict.taken)}.` : "Nothing else is open from there."}
         </Caution>

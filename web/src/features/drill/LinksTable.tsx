@@ -1,7 +1,7 @@
 import { hundred } from "../../labels";
 import { Gate } from "../../ui/Gate";
 import { theyDo } from "../map";
-import type { Drill, Plan, PlannedLink } from "./design";
+import { linkKey, type Drill, type Plan, type PlannedLink } from "./design";
 import { nextInWords } from "./words";
 
 type Part = "opening" | "links" | "finishes" | "extension";
@@ -10,7 +10,7 @@ const PARTS: Part[] = ["opening", "links", "finishes", "extension"];
 /** Where a link of the plan stands in the drill; nowhere if the pair takes it instead of another. */
 function standsIn(drill: Drill, link: PlannedLink): { part: Part; at: number } | undefined {
   for (const part of PARTS) {
-    const at = drill[part].findIndex((l) => l.reaction === link.reaction && l.response === link.response);
+    const at = drill[part].findIndex((l) => linkKey(l) === linkKey(link));
     if (at >= 0) return { part, at };
   }
   return undefined;
@@ -54,7 +54,7 @@ export function LinksTable({
             const own = standsIn(drill, link);
             const name = link.word;
             return (
-              <tr key={`${link.reaction}/${link.response}`} className="border-t border-rule align-top">
+              <tr key={linkKey(link)} className="border-t border-rule align-top">
                 <td className="w-28 py-1.5 pr-2">
                   {own ? (
                     <input

@@ -85,7 +85,10 @@ export function PhoneSheet({ drill, plan }: { drill: Drill; plan: Plan }) {
           <span className="mt-4 block font-semibold">{done ? "" : "Tap for the next"}</span>
         </span>
       </button>
-      <p className="mt-2 text-quiet">Hold it so that the one below cannot read it.</p>
+      <p className="mt-2 text-quiet">
+        Hold it so that the one below cannot read it
+        {drill.kind === "called" && ", and let the voice speak into one ear only"}.
+      </p>
       <div className="mt-3 flex flex-wrap gap-3">
         <button type="button" className="plate" onClick={back} disabled={at === 0}>
           One back

@@ -1,6 +1,6 @@
 import { Heading } from "../../ui/Heading";
 import { lowerFirst } from "../map";
-import type { Drill, Plan } from "./design";
+import { linkKey, type Drill, type Plan } from "./design";
 import { nextInWords } from "./words";
 
 /** What hangs on the wall: who needs it reads it from the mat. */
@@ -16,7 +16,7 @@ export function WallSheet({ drill, plan }: { drill: Drill; plan: Plan }) {
       <ol>
         {plan.links.map((link) => (
           <li
-            key={link.response}
+            key={linkKey(link)}
             className="grid break-inside-avoid grid-cols-[minmax(6rem,9rem)_minmax(0,1fr)] gap-x-5 border-b border-ink py-3 print:grid-cols-[13rem_minmax(0,1fr)]"
           >
             <span

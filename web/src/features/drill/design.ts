@@ -10,6 +10,11 @@ export type Plan = Schemas["DrillPlan"];
 export type PlannedLink = Schemas["PlannedLink"];
 export type DrillKind = Drill["kind"];
 
+/** One name for a link; a response's id is unique within its answer only. */
+export function linkKey(link: { reaction: string; response: string }): string {
+  return `${link.reaction}/${link.response}`;
+}
+
 /** What a drill on the bench was taken from; it stands in the address, so that a link opens the same drill. */
 export type Source =
   | { from: "kept"; id: string }

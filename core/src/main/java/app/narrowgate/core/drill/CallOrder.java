@@ -45,7 +45,7 @@ public final class CallOrder {
             throw new RefusedException(
                     "%d repetitions; between 1 and %d are possible.".formatted(repetitions, MOST_REPETITIONS));
         }
-        Random random = new Random(seed);
+        Random random = Lot.of(seed);
         List<int[]> arrows = arrows(calls, repetitions, random);
         Collections.shuffle(arrows, random);
         DirectedPseudograph<Integer, DefaultEdge> graph = new DirectedPseudograph<>(DefaultEdge.class);

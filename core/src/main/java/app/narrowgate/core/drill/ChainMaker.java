@@ -11,7 +11,6 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Random;
 import java.util.Set;
 import org.jgrapht.GraphPath;
 import org.jgrapht.alg.cycle.HierholzerEulerianCycle;
@@ -142,7 +141,7 @@ public final class ChainMaker {
                 all.add(new Use(a, count));
             }
         }
-        Collections.shuffle(all, new Random(request.seed()));
+        Collections.shuffle(all, Lot.of(request.seed()));
         DirectedPseudograph<Integer, Use> walked = new DirectedPseudograph<>(Use.class);
         all.forEach(use -> {
             walked.addVertex(arrows.get(use.arrow()).from());

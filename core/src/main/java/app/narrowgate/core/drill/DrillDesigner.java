@@ -8,6 +8,7 @@ import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.trait.Side;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -105,9 +106,8 @@ public final class DrillDesigner {
         List<LinkRef> all = graph.linksFrom(place).stream().map(PracticeLink::ref)
                 .sorted(Comparator.comparing(link -> !first.contains(link))).toList();
         if (all.isEmpty()) {
-            throw new RefusedException(graph.isForChildren() && graph.isClosing(place)
-                    ? "Nobody closes this on a child, so there is no drill of it. What is taught here is: tap. Drill the place before it."
-                    : "Nothing can be drilled from here yet: no answer has an answered response. Add one on the map.");
+            graph.requireOpen(place);
+            throw new RefusedException("Nothing can be drilled from here yet: no answer has an answered response. Add one on the map.");
         }
         String title = graph.solved().index().placeTitle(place);
         return Drill.of(title, DrillKind.CALLED, Optional.of(place), all.stream().limit(links).toList()).lasting(minutes);
@@ -128,12 +128,7 @@ public final class DrillDesigner {
      * A word to shout for each link where the drill has none: the first words of the place where it starts, or where
      * several start there of what calls for the answer, or of what they do then; with a number where two would be alike.
      */
-    public static Map<LinkRef, String> words(PracticeGraph graph, Drill drill) {
-        return words(graph, drill.allLinks(), drill.words());
-    }
-
-    /** The same for other links of a drill, such as those that a pair takes instead. */
-    public static Map<LinkRef, String> words(PracticeGraph graph, List<LinkRef> links, Map<LinkRef, String> own) {
+    public static Map<LinkRef, String> words(PracticeGraph graph, Collection<LinkRef> links, Map<LinkRef, String> own) {
         Map<Id, Integer> starting = new LinkedHashMap<>();
         Map<Id, Integer> answered = new LinkedHashMap<>();
         links.forEach(ref -> starting.merge(graph.link(ref).start(), 1, Integer::sum));

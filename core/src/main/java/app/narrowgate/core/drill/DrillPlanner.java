@@ -59,8 +59,7 @@ public final class DrillPlanner {
         asked.place().ifPresent(this::requirePlace);
         return switch (asked.kind()) {
             case SOLO -> solo();
-            case STAGED, DIAL, DISCOVERY, LIVE -> rounds();
-            case GATE -> rounds();
+            case STAGED, DIAL, DISCOVERY, LIVE, GATE -> rounds();
             case UNTIL_OUT -> untilOut();
             case FIXED, STEP_LIMITED, CHAIN, CALLED, ROUND_PATTERN -> steps();
         };
@@ -70,10 +69,7 @@ public final class DrillPlanner {
         if (index.situation(place).isEmpty()) {
             throw new RefusedException("No situation is called “%s”.".formatted(place));
         }
-        if (graph.isForChildren() && graph.isClosing(place)) {
-            throw new RefusedException("Nobody closes this on a child, so there is no drill of it. What is taught here is: tap. "
-                    + "Drill the place before it.");
-        }
+        graph.requireOpen(place);
     }
 
     private double secondsASide() {
@@ -313,7 +309,7 @@ public final class DrillPlanner {
     private List<Id> stages(Id place) {
         Set<Id> line = new LinkedHashSet<>();
         Optional<Situation> next = index.situation(place);
-        while (next.isPresent() && !(graph.isForChildren() && graph.isClosing(next.get().id())) && line.add(next.get().id())) {
+        while (next.isPresent() && !graph.closesOnAChild(next.get().id()) && line.add(next.get().id())) {
             boolean last = next.get().isAt(Stage.LAST_CHANCE);
             next = last ? Optional.empty() : next.get().clock().map(Clock::becomes).flatMap(index::situation);
         }

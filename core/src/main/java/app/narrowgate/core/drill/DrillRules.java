@@ -1,6 +1,7 @@
 package app.narrowgate.core.drill;
 
 import app.narrowgate.core.check.Problem;
+import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.map.LinkRef;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Reaction;
@@ -24,6 +25,18 @@ public final class DrillRules {
         check(index, "finishes", drill.finishes(), problems);
         check(index, "extension", drill.extension(), problems);
         return problems;
+    }
+
+    /**
+     * Nothing, where {@code drill} fits the map.
+     *
+     * @throws ProblemsException with all {@link #problems} otherwise
+     */
+    public static void require(MapIndex index, Drill drill) {
+        List<Problem> problems = problems(index, drill);
+        if (!problems.isEmpty()) {
+            throw new ProblemsException(problems);
+        }
     }
 
     private static void check(MapIndex index, String list, List<LinkRef> links, List<Problem> problems) {

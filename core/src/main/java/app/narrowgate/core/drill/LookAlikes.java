@@ -95,9 +95,7 @@ public final class LookAlikes {
     }
 
     private LookAlike.Half half(Situation situation, Reaction best, double chance, Reaction wrong) {
-        double given = solved.index().reactionsFrom(situation.id()).stream()
-                .filter(r -> r.technique().equals(wrong.technique()) && solved.option(r).isPresent())
-                .mapToDouble(graph::worth).max().orElseGet(() -> graph.waiting(situation));
+        double given = graph.worthOf(situation, wrong.technique());
         return new LookAlike.Half(situation.id(), best.id(), chance, Math.max(0, solved.worth(situation.id()) - given));
     }
 

@@ -66,7 +66,7 @@ public final class PracticeGraph {
         });
         Reaction reaction = index.reaction(ref.reaction()).orElseThrow();
         Id landing = reaction.response(ref.response()).flatMap(Response::leads).orElseThrow();
-        if (isForChildren() && (isClosing(reaction.from()) || isClosing(landing))) {
+        if (closesOnAChild(reaction.from()) || closesOnAChild(landing)) {
             throw new RefusedException("“%s”: nobody closes a finish on a child. What is taught there is: tap."
                     .formatted(index.placeTitle(isClosing(landing) ? landing : reaction.from())));
         }
@@ -75,7 +75,7 @@ public final class PracticeGraph {
 
     /** Every link from {@code situation} that the pair may practise, the best answer's first, the likeliest first. */
     public List<PracticeLink> linksFrom(Id situation) {
-        if (isForChildren() && isClosing(situation)) {
+        if (closesOnAChild(situation)) {
             return List.of();
         }
         Situation place = index.situation(situation)
@@ -83,7 +83,7 @@ public final class PracticeGraph {
         return solved.conditions().usable(place).stream()
                 .sorted(Comparator.comparingDouble(this::worth).reversed())
                 .flatMap(reaction -> reaction.responses().stream()
-                        .filter(response -> response.leads().filter(to -> !isForChildren() || !isClosing(to)).isPresent())
+                        .filter(response -> response.leads().filter(to -> !closesOnAChild(to)).isPresent())
                         .sorted(Comparator.comparingDouble((Response r) -> solved.conditions().weight(reaction, r)).reversed())
                         .map(response -> link(new LinkRef(reaction.id(), response.id()))))
                 .toList();
@@ -94,8 +94,15 @@ public final class PracticeGraph {
         return solved.branches(reaction).stream().mapToDouble(b -> b.share() * solved.worth(b.landing())).sum();
     }
 
+    /** Worth in [0,1] of giving {@code technique} in {@code situation}: what waiting is where it is not taught or closed. */
+    double worthOf(Situation situation, Id technique) {
+        return index.reactionsFrom(situation.id()).stream()
+                .filter(r -> r.technique().equals(technique) && solved.option(r).isPresent())
+                .mapToDouble(this::worth).max().orElseGet(() -> waiting(situation));
+    }
+
     /** Worth in [0,1] of doing nothing that is taught in {@code situation}: resting there, or what the clock makes of it. */
-    double waiting(Situation situation) {
+    private double waiting(Situation situation) {
         int s = solved.place(situation.id());
         double rest = solved.game().rests[s] ? solved.game().worth[s] : 0;
         return situation.clock().map(clock -> Math.max(rest, solved.worth(clock.becomes()))).orElse(rest);
@@ -161,8 +168,24 @@ public final class PracticeGraph {
         return List.of(DrillStep.between(DrillStep.Kind.RESET, from, to, times.reset()));
     }
 
-    /** True for a place where a finish is about to close, or has. */
-    public boolean isClosing(Id place) {
+    /**
+     * Nothing, where a drill may begin in {@code place}.
+     *
+     * @throws RefusedException where a finish would be closed on a child there
+     */
+    void requireOpen(Id place) {
+        if (closesOnAChild(place)) {
+            throw new RefusedException("Nobody closes this on a child, so there is no drill of it. What is taught here is: tap. "
+                    + "Drill the place before it.");
+        }
+    }
+
+    /** True for a place where a finish would be closed on a child: the pair are children, and it is about to close, or has. */
+    public boolean closesOnAChild(Id place) {
+        return isForChildren() && isClosing(place);
+    }
+
+    private boolean isClosing(Id place) {
         return index.situation(place).filter(s -> s.isAt(Stage.LAST_CHANCE)).isPresent()
                 && index.map().holds().stream().anyMatch(h -> h.kind() == Hold.Kind.FINISH && h.at().contains(place))
                 || index.outcome(place).filter(o -> o.kind() == PlaceKind.TAP).isPresent();

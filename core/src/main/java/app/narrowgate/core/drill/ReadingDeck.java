@@ -6,7 +6,6 @@ import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.odds.SolvedMap;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
@@ -14,7 +13,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
-import java.util.SplittableRandom;
 import java.util.function.Predicate;
 
 /**
@@ -41,8 +39,7 @@ public final class ReadingDeck {
     private ReadingDeck(PracticeGraph graph, long seed) {
         this.graph = graph;
         this.solved = graph.solved();
-        // Mixed first: the first numbers of neighbouring seeds are nearly the same.
-        this.random = new Random(new SplittableRandom(seed).nextLong());
+        this.random = Lot.of(seed);
         this.visits = solved.chain().visits(solved.starts());
     }
 
@@ -56,7 +53,7 @@ public final class ReadingDeck {
         List<Reaction> cues = new ArrayList<>();
         for (Situation situation : solved.map().situations()) {
             for (Reaction reaction : solved.conditions().usable(situation)) {
-                if (!reaction.when().isEmpty() && !(graph.isForChildren() && graph.isClosing(situation.id()))) {
+                if (!reaction.when().isEmpty() && !graph.closesOnAChild(situation.id())) {
                     cues.add(reaction);
                 }
             }
@@ -66,22 +63,11 @@ public final class ReadingDeck {
             List<ReadingCard> offered = new ArrayList<>();
             int choices = CHOICES[drawn.size() % CHOICES.length];
             cues.forEach(cue -> offered.add(card(cue, choices)));
-            int next = drawn(offered.stream().mapToDouble(card -> Math.max(LEAST, card.price())).toArray());
+            int next = Lot.drawn(random, offered.stream().mapToDouble(card -> Math.max(LEAST, card.price())).toArray());
             drawn.add(shuffled(offered.get(next)));
             cues.remove(next);
         }
         return drawn;
-    }
-
-    private int drawn(double[] weights) {
-        double at = random.nextDouble() * Arrays.stream(weights).sum();
-        for (int i = 0; i < weights.length; i++) {
-            at -= weights[i];
-            if (at < 0) {
-                return i;
-            }
-        }
-        return weights.length - 1;
     }
 
     private ReadingCard card(Reaction right, int count) {
@@ -96,7 +82,7 @@ public final class ReadingDeck {
         List<ReadingCard.Choice> choices = new ArrayList<>();
         double worth = graph.worth(right);
         choices.add(new ReadingCard.Choice(right.technique(), worth, true));
-        wrong.stream().limit(count - 1L).forEach(id -> choices.add(new ReadingCard.Choice(id, worthOf(situation, id), false)));
+        wrong.stream().limit(count - 1L).forEach(id -> choices.add(new ReadingCard.Choice(id, graph.worthOf(situation, id), false)));
         double next = choices.stream().skip(1).mapToDouble(ReadingCard.Choice::worth).max().orElse(worth);
         return new ReadingCard(situation.id(), right.id(), choices,
                 visits[solved.place(situation.id())] * Math.max(0, worth - next));
@@ -107,12 +93,6 @@ public final class ReadingDeck {
             Optional<Reaction> best = where.test(other) ? solved.best(solved.place(other.id())) : Optional.empty();
             best.ifPresent(reaction -> into.add(reaction.technique()));
         }
-    }
-
-    private double worthOf(Situation situation, Id technique) {
-        return solved.index().reactionsFrom(situation.id()).stream()
-                .filter(r -> r.technique().equals(technique) && solved.option(r).isPresent())
-                .mapToDouble(graph::worth).max().orElseGet(() -> graph.waiting(situation));
     }
 
     private ReadingCard shuffled(ReadingCard card) {

@@ -51,8 +51,9 @@ public final class RoundPatternMaker {
         RoundPatternMaker maker = new RoundPatternMaker(graph, request);
         RoundPattern best = null;
         int rows = Math.max(FEWEST_ROWS, Math.min(MOST_ROWS, CALLS_DRAWN / (request.turns() * request.most())));
+        Random seeds = Lot.of(request.seed());
         for (int row = 0; row < rows; row++) {
-            RoundPattern drawn = maker.new Drawing(new Random(31 * request.seed() + row)).draw();
+            RoundPattern drawn = maker.new Drawing(Lot.of(seeds.nextLong())).draw();
             if (best == null || isBetter(drawn, best)) {
                 best = drawn;
             }
@@ -176,7 +177,7 @@ public final class RoundPatternMaker {
                     break;
                 }
             }
-            return drawn(weight);
+            return Lot.drawn(random, weight);
         }
 
         private boolean fits(PracticeLink link, Role role, boolean isLast, int strict) {
@@ -195,24 +196,9 @@ public final class RoundPatternMaker {
                     break;
                 }
             }
-            int next = drawn(weight);
+            int next = Lot.drawn(random, weight);
             quota[next]--;
             return finishes.get(next);
-        }
-
-        private int drawn(double[] weight) {
-            double at = random.nextDouble() * Arrays.stream(weight).sum();
-            int last = -1;
-            for (int i = 0; i < weight.length; i++) {
-                if (weight[i] > 0) {
-                    last = i;
-                    at -= weight[i];
-                    if (at < 0) {
-                        return i;
-                    }
-                }
-            }
-            return last;
         }
 
         private boolean canFinishFrom(Role role, Id landing) {

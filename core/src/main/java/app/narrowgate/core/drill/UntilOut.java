@@ -34,7 +34,7 @@ final class UntilOut {
     private UntilOut(PracticeGraph graph, Set<Id> bad, long seed) {
         this.graph = graph;
         this.bad = bad;
-        this.random = new Random(seed);
+        this.random = Lot.of(seed);
     }
 
     /** Steps of turns from {@code start}, the partners by turns on the bottom, until they last {@code seconds}. */

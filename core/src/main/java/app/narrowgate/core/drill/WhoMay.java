@@ -93,7 +93,7 @@ public final class WhoMay {
     /** A link whose landing would have a finish closed on a child. */
     private boolean isClosedFor(LinkRef link, Reaction reaction) {
         Optional<Id> landing = reaction.response(link.response()).flatMap(r -> r.leads());
-        return graph.isForChildren() && (graph.isClosing(reaction.from()) || landing.filter(graph::isClosing).isPresent());
+        return graph.closesOnAChild(reaction.from()) || landing.filter(graph::closesOnAChild).isPresent();
     }
 
     private boolean isAbove(Reaction reaction) {

@@ -84,6 +84,14 @@ class RoundPatternTest {
         assertThat(guessing.worst()).isLessThanOrEqualTo(guessing.luck() + 0.02);
     }
 
+    /** “Another draw” is the next seed: it must not be the same row again. */
+    @Test
+    void anotherDrawIsAnotherRow() {
+        List<List<Integer>> rows = IntStream.range(0, 40).mapToObj(seed -> pattern(3, 5, seed).turns().stream()
+                .flatMap(turn -> turn.calls().stream()).toList()).toList();
+        assertThat(rows).doesNotHaveDuplicates();
+    }
+
     /** The guessers are worth something only if a habit is found out. */
     @Test
     void aHabitIsFoundOut() {

@@ -33,7 +33,7 @@ public final class DrillMarkdown {
         this.index = graph.solved().index();
         this.drill = drill;
         this.plan = plan;
-        this.words = DrillDesigner.words(graph, drill);
+        this.words = DrillDesigner.words(graph, plan.counts().keySet(), drill.words());
     }
 
     /** The text of {@code plan}, which was made from {@code drill} on {@code graph}. */
@@ -72,7 +72,7 @@ public final class DrillMarkdown {
         plan.counts().forEach((link, counts) -> {
             Reaction reaction = index.reaction(link.reaction()).orElseThrow();
             var response = reaction.response(link.response()).orElseThrow();
-            text.append("| %s | %s | %s | %s | %d | %d |\n".formatted(plain(words.getOrDefault(link, "")), plain(response.cue()),
+            text.append("| %s | %s | %s | %s | %d | %d |\n".formatted(plain(words.get(link)), plain(response.cue()),
                     plain(technique(link).title()), plain(index.placeTitle(response.leads().orElseThrow())), counts[0], counts[1]));
         });
         text.append('\n');
@@ -87,7 +87,7 @@ public final class DrillMarkdown {
                 turn(bottom, calls);
                 bottom = step.from().bottom();
             }
-            step.link().ifPresent(link -> calls.add(plain(words.getOrDefault(link, index.placeTitle(step.from().at())))));
+            step.link().ifPresent(link -> calls.add(plain(words.get(link))));
             if (step.kind() == DrillStep.Kind.FAKE) {
                 calls.add("(a fake)");
             }

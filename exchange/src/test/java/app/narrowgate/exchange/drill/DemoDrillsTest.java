@@ -16,6 +16,7 @@ import app.narrowgate.core.drill.HouseTimes;
 import app.narrowgate.core.drill.LookAlike;
 import app.narrowgate.core.drill.LookAlikes;
 import app.narrowgate.core.drill.PracticeGraph;
+import app.narrowgate.core.drill.PracticeLink;
 import app.narrowgate.core.drill.Role;
 import app.narrowgate.core.drill.WhoMay;
 import app.narrowgate.core.map.EscapeMap;
@@ -206,13 +207,29 @@ class DemoDrillsTest {
             try {
                 Drill drill = DrillDesigner.from(children, situation.id(), 6, 6);
                 assertThat(DrillPlanner.plan(children, drill).steps())
-                        .allMatch(step -> !children.isClosing(step.from().at()) && !children.isClosing(step.to().at()));
+                        .allMatch(step -> !children.closesOnAChild(step.from().at()) && !children.closesOnAChild(step.to().at()));
             } catch (RefusedException e) {
                 assertThat(children.linksFrom(situation.id())).isEmpty();
             }
         }
         assertThatThrownBy(() -> DrillPlanner.plan(children, Drill.of("Hold", app.narrowgate.core.drill.DrillKind.LIVE,
                 java.util.Optional.of(Id.of("back-choke-closing")), List.of()))).hasMessageContaining("child");
+    }
+
+    /** What a pair takes instead has a call of its own, and what it may not do stops nobody from writing the drill down. */
+    @Test
+    void aDrillIsWrittenInWordsForWhoeverMayNotDoAllOfIt() {
+        PracticeGraph children = graph("children");
+        PracticeLink closing = MAP.situations().stream().filter(s -> !children.closesOnAChild(s.id()))
+                .flatMap(s -> EVEN.linksFrom(s.id()).stream()).filter(link -> children.closesOnAChild(link.landing()))
+                .findFirst().orElseThrow();
+        Drill drill = Drill.called("Before it closes", List.of(closing.ref()));
+        DrillPlan plan = DrillPlanner.plan(children, drill);
+        assertThat(plan.verdicts()).hasSize(1);
+        String text = DrillMarkdown.of(children, drill, plan);
+        assertThat(text).doesNotContain("null").doesNotContain(INDEX.placeTitle(closing.landing()));
+        assertThat(text.lines().filter(line -> line.startsWith("| ") && !line.startsWith("| Call"))).hasSize(1)
+                .allMatch(row -> row.matches("\\| \\S.*"));
     }
 
     /** A bad knee: what is closed is replaced from the same start, with the reason. */

@@ -1,6 +1,5 @@
 package app.narrowgate.server.drill;
 
-import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.drill.AnsweredLately;
 import app.narrowgate.core.drill.Drill;
@@ -187,10 +186,7 @@ class DrillController {
     @Operation(operationId = "readDrill", summary = "Look at a drill file; nothing is stored")
     DrillView read(@PathVariable UUID mapId, @Valid @RequestBody DrillFile file) {
         Drill drill = DrillJson.read(file.text());
-        var problems = DrillRules.problems(maps.head(mapId).index(), drill);
-        if (!problems.isEmpty()) {
-            throw new ProblemsException(problems);
-        }
+        DrillRules.require(maps.head(mapId).index(), drill);
         return DrillView.of(drill);
     }
 

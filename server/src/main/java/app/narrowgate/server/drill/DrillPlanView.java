@@ -227,7 +227,7 @@ record DrillPlanView(KindView kind, List<PlannedLink> links, List<String> fakes,
 
         private List<PlannedLink> links(List<PracticeLink> practised) {
             Set<Id> starts = practised.stream().map(PracticeLink::start).collect(Collectors.toSet());
-            Map<LinkRef, String> words = DrillDesigner.words(graph, practised.stream().map(PracticeLink::ref).toList(), drill.words());
+            Map<LinkRef, String> words = DrillDesigner.words(graph, numbers.keySet(), drill.words());
             return practised.stream().map(link -> {
                 Reaction reaction = index.reaction(link.ref().reaction()).orElseThrow();
                 Technique technique = index.technique(reaction.technique()).orElseThrow();

@@ -122,10 +122,7 @@ public class DrillStore {
 
     private void requireFits(UUID mapId, Drill drill) {
         maps.requireChangeable(mapId);
-        var problems = DrillRules.problems(maps.head(mapId).index(), drill);
-        if (!problems.isEmpty()) {
-            throw new ProblemsException(problems);
-        }
+        DrillRules.require(maps.head(mapId).index(), drill);
     }
 
     private void put(UUID mapId, UUID id, int version, Drill drill, UUID author) {
