@@ -24,7 +24,7 @@ import java.util.Optional;
 
 /** A drill as it is designed; the fields of the open format. */
 @Schema(name = "Drill")
-record DrillView(@NotBlank @Size(max = 90) String title,
+record DrillView(@NotNull @Size(max = 90) String title,
         @NotNull @Schema(allowableValues = {"solo", "fixed", "step-limited", "chain", "round-pattern", "called", "until-out", "staged",
             "dial", "discovery", "live", "gate"}) String kind,
         @Nullable @Size(max = 64) String place, @NotNull @Size(max = 60) List<@NotNull @Valid LinkView> opening,

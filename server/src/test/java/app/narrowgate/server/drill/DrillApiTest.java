@@ -131,6 +131,9 @@ class DrillApiTest extends DemoMapTest {
         assertThat(client.post(map + "/drills/plan", none).status()).isEqualTo(422);
         assertThat(client.post(map + "/drills/plan", CALLED.replace("\"minutes\":6", "\"minutes\":0")).status()).isEqualTo(400);
         assertThat(client.post(map + "/drills/plan", CALLED.replace("Low mount", "<b>Low")).status()).isEqualTo(422);
+        Answer untitled = client.post(map + "/drills/plan", CALLED.replace("\"title\":\"Low mount\"", "\"title\":\" \""));
+        assertThat(untitled.status()).isEqualTo(422);
+        assertThat(untitled.text()).as("in words, not by the field's name").contains("A drill's title");
         assertThat(client.post(map + "/drills/plan", CALLED.replace("\"left\",\"right\"", "\"up\"")).status()).isEqualTo(422);
         assertThat(client.get(map + "/drills/design?how=guess&place=mount-low").status()).isEqualTo(422);
         assertThat(client.get(map + "/drills/design?place=nowhere").status()).isEqualTo(422);
