@@ -55,6 +55,16 @@ export const PART_KINDS: Record<PartList, PartKind> = {
   matchups: { title: "Matchups", one: "matchup", parts: (map) => map.matchups },
   aims: { title: "Aims", one: "aim", parts: (map) => map.aims },
   rules: { title: "Rate rules", one: "rate rule", parts: (map) => map.rules },
+  postures: {
+    title: "Postures",
+    one: "posture",
+    parts: (map) =>
+      map.postures.map((p) => ({
+        id: p.id,
+        title: p.title,
+        detail: p.base ? `from ${map.postures.find((b) => b.id === p.base)?.title ?? p.base}` : undefined,
+      })),
+  },
   outcomes: { title: "Outcomes", one: "outcome", parts: (map) => map.outcomes },
   families: { title: "Families", one: "family", parts: (map) => map.families },
 };

@@ -20,6 +20,7 @@ const EMPTY: Whole = {
   matchups: [],
   rules: [],
   holds: [],
+  postures: [],
   retired: [],
 };
 

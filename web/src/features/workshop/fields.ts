@@ -164,6 +164,14 @@ const NEED_FIELDS: Field[] = [
   },
 ];
 
+const POSTURE = {
+  name: "posture",
+  label: "How the bodies are",
+  kind: "ref",
+  lists: ["postures"],
+  more: true,
+} satisfies Field;
+
 /** The fields of each list's parts, in the order in which an instructor thinks of them. */
 export const FIELDS: Record<PartList, Field[]> = {
   situations: [
@@ -238,6 +246,7 @@ export const FIELDS: Record<PartList, Field[]> = {
       more: true,
     },
     ALSO_CALLED,
+    { ...POSTURE, none: "as in its family" },
   ],
   reactions: [
     FROM,
@@ -310,7 +319,66 @@ export const FIELDS: Record<PartList, Field[]> = {
       ],
     },
   ],
-  families: [TITLE],
+  families: [
+    TITLE,
+    {
+      ...POSTURE,
+      none: "not drawn",
+      hint: "in those of its situations that say nothing else",
+    },
+  ],
+  postures: [
+    TITLE,
+    {
+      name: "says",
+      label: "What is seen",
+      hint: "for whoever does not see the picture",
+      kind: "text",
+      long: true,
+      most: 400,
+    },
+    {
+      name: "base",
+      label: "It is like",
+      hint: "another posture, from which this one is told",
+      kind: "ref",
+      lists: ["postures"],
+      none: "no other; its joints are its own",
+    },
+    { name: "mirror", label: "The other way round, left for right", kind: "yes", usual: false },
+    { name: "swap", label: "With the two in each other’s place", kind: "yes", usual: false },
+    {
+      name: "near",
+      label: "They are on your",
+      kind: "choice",
+      options: plain("left", "right"),
+      none: "neither side",
+    },
+    {
+      name: "view",
+      label: "Seen from",
+      kind: "group",
+      more: true,
+      fields: [
+        {
+          name: "azimuth",
+          label: "the side, in degrees",
+          kind: "number",
+          least: -180,
+          most: 180,
+          optional: true,
+        },
+        {
+          name: "elevation",
+          label: "a height, in degrees",
+          kind: "number",
+          least: 0,
+          most: 90,
+          optional: true,
+        },
+      ],
+    },
+  ],
   outcomes: [
     TITLE,
     { name: "kind", label: "It is", kind: "choice", options: KINDS },
@@ -322,6 +390,7 @@ export const FIELDS: Record<PartList, Field[]> = {
       lists: ["situations"],
       none: "nobody has said",
     },
+    { ...POSTURE, none: "not drawn" },
   ],
   principles: [
     TITLE,
@@ -465,6 +534,7 @@ export const BLANK: Record<PartList, Record<string, unknown>> = {
   movements: { title: "" },
   facts: { title: "" },
   families: { title: "" },
+  postures: { title: "" },
 };
 
 const NAMES = new Map<string, string>();

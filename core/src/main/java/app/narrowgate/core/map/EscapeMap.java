@@ -104,6 +104,11 @@ public record EscapeMap(String title, String about, House house, Map<PartKind<?>
         return parts(PartKind.HOLDS);
     }
 
+    /** How the bodies are at its places. */
+    public List<Posture> postures() {
+        return parts(PartKind.POSTURES);
+    }
+
     /** The same map under another title. */
     public EscapeMap titled(String other) {
         return new EscapeMap(other, about, house, parts);

@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
@@ -70,6 +71,7 @@ public final class MapRules {
                 (reaction, at) -> unique(at.substring(1) + "/responses", reaction.responses(), Response::id));
         eachNew("situations", map.situations(), this::situation);
         eachNew("holds", map.holds(), this::hold);
+        postures();
         map.house().matchup().ifPresent(
                 matchup -> named("/house/matchup", matchup, id -> index.matchup(id).isPresent(), "matchup"));
         if (map.aims().isEmpty()) {
@@ -103,6 +105,20 @@ public final class MapRules {
             if (index.situation(outcome.id()).isPresent()) {
                 problems.add(new Problem(at + "/id",
                         "“%s” is also a situation; places need ids of their own.".formatted(outcome.id())));
+            }
+        });
+    }
+
+    /** A posture told from another must come to one that is told whole, over few steps. */
+    private void postures() {
+        each("postures", map.postures(), (posture, at) -> {
+            Optional<Posture> told = Optional.of(posture);
+            for (int step = 0; step < Posture.MOST_STEPS && told.isPresent(); step++) {
+                told = told.flatMap(Posture::base).flatMap(base -> index.part(PartKind.POSTURES, base));
+            }
+            if (told.isPresent()) {
+                problems.add(new Problem(at + "/base", ("“%s” is told from others over more than %d steps, or in a ring; "
+                        + "tell one of them whole.").formatted(posture.id(), Posture.MOST_STEPS)));
             }
         });
     }

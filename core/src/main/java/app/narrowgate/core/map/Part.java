@@ -5,7 +5,7 @@ package app.narrowgate.core.map;
  * list.
  */
 public sealed interface Part permits Family, Fact, Principle, Movement, Technique, Situation, Outcome, Reaction, Aim,
-        Matchup, RateRule, Hold {
+        Matchup, RateRule, Hold, Posture {
 
     /** What others name it by. Where parts of two kinds can be named by the same field they share one set of ids. */
     Id id();

@@ -20,7 +20,9 @@ public final class PartKind<T extends Part> {
 
     private static final Set<Class<? extends Part>> PLACES = Set.of(Situation.class, Outcome.class);
 
-    public static final PartKind<Family> FAMILIES = titled("families", "family", Family.class, Family::title);
+    public static final PartKind<Family> FAMILIES = titled("families", "family", Family.class, Family::title,
+            new Reference<>("posture", Set.of(Posture.class), f -> Reference.one("posture", f.posture()),
+                    (f, instead) -> Optional.of(f.withPosture(f.posture().flatMap(instead)))));
     public static final PartKind<Fact> FACTS = titled("facts", "fact", Fact.class, Fact::title);
     public static final PartKind<Principle> PRINCIPLES = titled("principles", "principle", Principle.class, Principle::title);
     public static final PartKind<Movement> MOVEMENTS = titled("movements", "movement", Movement.class, Movement::title);
@@ -43,10 +45,14 @@ public final class PartKind<T extends Part> {
                     (s, instead) -> Optional.of(s.withClock(s.clock().flatMap(
                             clock -> instead.apply(clock.becomes()).map(place -> new Clock(clock.seconds(), place)))))),
             new Reference<>("feeds", Set.of(Situation.class), s -> Reference.several("feeds", s.feeds()),
-                    (s, instead) -> Optional.of(s.withFeeds(Reference.replaced(s.feeds(), instead)))));
+                    (s, instead) -> Optional.of(s.withFeeds(Reference.replaced(s.feeds(), instead)))),
+            new Reference<>("posture", Set.of(Posture.class), s -> Reference.one("posture", s.posture()),
+                    (s, instead) -> Optional.of(s.withPosture(s.posture().flatMap(instead)))));
     public static final PartKind<Outcome> OUTCOMES = titled("outcomes", "outcome", Outcome.class, Outcome::title,
             new Reference<>("then", Set.of(Situation.class), o -> Reference.one("then", o.then()),
-                    (o, instead) -> Optional.of(o.withThen(o.then().flatMap(instead)))));
+                    (o, instead) -> Optional.of(o.withThen(o.then().flatMap(instead)))),
+            new Reference<>("posture", Set.of(Posture.class), o -> Reference.one("posture", o.posture()),
+                    (o, instead) -> Optional.of(o.withPosture(o.posture().flatMap(instead)))));
     public static final PartKind<Reaction> REACTIONS = new PartKind<>("reactions", "reaction", Reaction.class,
             (reaction, index) -> index.reactionTitle(reaction), List.of(
             new Reference<>("from", Set.of(Situation.class), r -> Reference.one("from", Optional.of(r.from())),
@@ -73,10 +79,13 @@ public final class PartKind<T extends Part> {
                     (h, instead) -> Optional.of(h.withAt(Reference.replaced(h.at(), instead)))),
             new Reference<>("denied", Set.of(Reaction.class), h -> Denials.of(h.requirement(), "/needs"),
                     (h, instead) -> Optional.of(h.withRequirement(Denials.replaced(h.requirement(), instead)))));
+    public static final PartKind<Posture> POSTURES = titled("postures", "posture", Posture.class, Posture::title,
+            new Reference<>("base", Set.of(Posture.class), p -> Reference.one("base", p.base()),
+                    (p, instead) -> p.base().isEmpty() ? Optional.of(p) : instead.apply(p.base().get()).map(p::withBase)));
 
     /** Every kind, in the order of the map file's lists. */
     public static final List<PartKind<?>> ALL = List.of(FAMILIES, FACTS, PRINCIPLES, MOVEMENTS, TECHNIQUES, SITUATIONS,
-            OUTCOMES, REACTIONS, AIMS, MATCHUPS, RULES, HOLDS);
+            OUTCOMES, REACTIONS, AIMS, MATCHUPS, RULES, HOLDS, POSTURES);
 
     private final String list;
     private final String noun;

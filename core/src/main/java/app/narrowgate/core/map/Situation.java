@@ -22,10 +22,11 @@ import java.util.Optional;
  * @param rest the kind of resting place this is; empty for a place nobody stays in
  * @param feeds situations that the top player can begin from a resting place, such as running round the legs
  * @param notes what a coach says of it beside its answers
+ * @param posture how the two bodies are; empty for its family's
  */
 public record Situation(Id id, String title, Id family, Optional<Stage> stage, Optional<Bearing> bearing,
         Map<Segment, String> held, Map<Id, Boolean> facts, Optional<Clock> clock, double entry, Optional<PlaceKind> rest,
-        List<Id> feeds, PlaceNotes notes) implements Part {
+        List<Id> feeds, PlaceNotes notes, Optional<Id> posture) implements Part {
 
     /** Entry weights. */
     public static final Range ENTRY = new Range(0, 1000, "");
@@ -48,37 +49,42 @@ public record Situation(Id id, String title, Id family, Optional<Stage> stage, O
     public static Situation of(Id id, String title, Id family, Stage stage, Map<Segment, String> held,
             Map<Id, Boolean> facts, Optional<Clock> clock, double entry, Optional<PlaceKind> rest) {
         return new Situation(id, title, family, Optional.of(stage), Optional.empty(), held, facts, clock, entry, rest,
-                List.of(), PlaceNotes.NONE);
+                List.of(), PlaceNotes.NONE, Optional.empty());
     }
 
     /** The same situation in another family. */
     Situation withFamily(Id other) {
-        return new Situation(id, title, other, stage, bearing, held, facts, clock, entry, rest, feeds, notes);
+        return new Situation(id, title, other, stage, bearing, held, facts, clock, entry, rest, feeds, notes, posture);
     }
 
     /** The same situation with other facts. */
     Situation withFacts(Map<Id, Boolean> others) {
-        return new Situation(id, title, family, stage, bearing, held, others, clock, entry, rest, feeds, notes);
+        return new Situation(id, title, family, stage, bearing, held, others, clock, entry, rest, feeds, notes, posture);
     }
 
     /** The same situation with another clock, or none. */
     Situation withClock(Optional<Clock> other) {
-        return new Situation(id, title, family, stage, bearing, held, facts, other, entry, rest, feeds, notes);
+        return new Situation(id, title, family, stage, bearing, held, facts, other, entry, rest, feeds, notes, posture);
     }
 
     /** The same situation with another entry weight. */
     public Situation withEntry(double weight) {
-        return new Situation(id, title, family, stage, bearing, held, facts, clock, weight, rest, feeds, notes);
+        return new Situation(id, title, family, stage, bearing, held, facts, clock, weight, rest, feeds, notes, posture);
     }
 
     /** The same situation from which others can be begun. */
     public Situation withFeeds(List<Id> others) {
-        return new Situation(id, title, family, stage, bearing, held, facts, clock, entry, rest, others, notes);
+        return new Situation(id, title, family, stage, bearing, held, facts, clock, entry, rest, others, notes, posture);
     }
 
     /** The same situation with other notes. */
     public Situation withNotes(PlaceNotes others) {
-        return new Situation(id, title, family, stage, bearing, held, facts, clock, entry, rest, feeds, others);
+        return new Situation(id, title, family, stage, bearing, held, facts, clock, entry, rest, feeds, others, posture);
+    }
+
+    /** The same situation drawn otherwise, or as its family is. */
+    public Situation withPosture(Optional<Id> other) {
+        return new Situation(id, title, family, stage, bearing, held, facts, clock, entry, rest, feeds, notes, other);
     }
 
     /** True when it is as late as that. */

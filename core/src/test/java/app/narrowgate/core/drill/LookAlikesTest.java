@@ -31,7 +31,7 @@ class LookAlikesTest {
     private static Situation place(String id, double entry, Optional<Bearing> bearing, Map<Id, Boolean> facts, Segment... held) {
         return new Situation(Id.of(id), "Place " + id, Id.of("family"), Optional.of(Stage.JOINED), bearing,
                 Set.of(held).stream().collect(Collectors.toMap(s -> s, s -> "a hand")), facts, Optional.empty(), entry,
-                Optional.empty(), List.of(), PlaceNotes.NONE);
+                Optional.empty(), List.of(), PlaceNotes.NONE, Optional.empty());
     }
 
     private static Reaction answer(String id, String from, String technique, double works) {

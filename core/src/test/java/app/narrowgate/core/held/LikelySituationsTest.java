@@ -89,7 +89,7 @@ class LikelySituationsTest {
     private Situation at(Id id, Bearing bearing) {
         Situation s = map.situations().stream().filter(t -> t.id().equals(id)).findFirst().orElseThrow();
         return new Situation(s.id(), s.title(), s.family(), s.stage(), Optional.of(bearing), s.held(), s.facts(), s.clock(),
-                s.entry(), s.rest(), s.feeds(), s.notes());
+                s.entry(), s.rest(), s.feeds(), s.notes(), s.posture());
     }
 
     @Test

@@ -95,7 +95,7 @@ class MapRulesTest {
         EscapeMap map = new MapFixture().situation("a").resting("b", PlaceKind.GUARD).map();
         List<Situation> bare = map.situations().stream().map(s -> new Situation(s.id(), s.title(), s.family(), Optional.empty(),
                 Optional.of(Bearing.ACROSS), s.held(), s.facts(), s.clock(), s.entry(), s.rest(), List.of(Id.of("a")),
-                PlaceNotes.NONE)).toList();
+                PlaceNotes.NONE, Optional.empty())).toList();
         assertThat(places(map.with(PartKind.SITUATIONS, bare))).containsExactly("/situations/0/stage", "/situations/0/feeds");
     }
 

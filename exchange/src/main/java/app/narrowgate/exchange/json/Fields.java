@@ -312,6 +312,20 @@ public final class Fields {
         return numbers;
     }
 
+    /** A list of so many numbers; nought for each that does not fit, which has been told. */
+    public List<Double> numbers(String field, Range rule, int count) {
+        List<JsonNode> items = items(field);
+        if (items.size() != count) {
+            problem(field, "“%s” has %d numbers; %d belong here.".formatted(field, items.size(), count));
+        }
+        List<Double> numbers = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            Optional<JsonNode> number = i < items.size() ? Optional.of(items.get(i)) : Optional.empty();
+            numbers.add(number.isPresent() ? number(field + "/" + i, number, rule).orElse(0.0) : 0.0);
+        }
+        return numbers;
+    }
+
     /** An object whose names are codes of {@code type}; an absent one is empty. */
     public <E extends Enum<E> & Coded, V> Map<E, V> byCode(String field, Class<E> type, ValueReader<V> reader) {
         Map<E, V> values = new LinkedHashMap<>();

@@ -7,7 +7,9 @@ import app.narrowgate.core.map.Family;
 import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.map.PartKind;
 import app.narrowgate.exchange.json.JsonText;
+import app.narrowgate.exchange.posture.PostureJson;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -24,13 +26,16 @@ import tools.jackson.databind.node.ObjectNode;
 /**
  * A map kept in several files, so that a person can review one family at a time: {@value #HEAD} with
  * {@code "parts": ["side.json", …]}, and each part an object with {@code "format": "narrowgate-map-part/1"} and any of
- * the map's lists, which are joined in the order of the parts.
+ * the map's lists, which are joined in the order of the parts, or a file of postures.
  */
 public final class MapFolder {
 
     /** The file that names the parts. */
     public static final String HEAD = "map.json";
     private static final String PART_FORMAT = "narrowgate-map-part/1";
+    /** How the bodies are is a format of its own, which is read as it stands. */
+    private static final List<String> PART_FORMATS = List.of(PART_FORMAT, PostureJson.FORMAT);
+    private static final String POSTURES = "postures.json";
     private static final List<String> OF_A_FAMILY = List.of("techniques", "situations", "reactions", "holds");
 
     private MapFolder() {
@@ -92,9 +97,9 @@ public final class MapFolder {
     }
 
     private static void join(ObjectNode whole, Map<String, List<Origin>> origins, String name, JsonNode part) {
-        if (!part.isObject() || !PART_FORMAT.equals(part.path("format").asString(""))) {
+        if (!part.isObject() || !PART_FORMATS.contains(part.path("format").asString(""))) {
             throw new ProblemsException(List.of(new Problem(name + "#/format",
-                    "This is not a part of a map; its format must be %s.".formatted(PART_FORMAT))));
+                    "This is not a part of a map; its format must be %s.".formatted(String.join(" or ", PART_FORMATS)))));
         }
         part.properties().stream().filter(field -> !field.getKey().equals("format")).forEach(field -> {
             if (!field.getValue().isArray()) {
@@ -128,7 +133,8 @@ public final class MapFolder {
 
     /**
      * The map as files, name to text: one part for each family with its situations, what is done in them, the
-     * techniques that it is the first to use and the holds that begin in it; everything else in {@value #HEAD}. Read
+     * techniques that it is the first to use and the holds that begin in it; the postures in a file of their own; everything
+     * else in {@value #HEAD}. Read
      * again they give the same map but for the order of parts.
      */
     public static Map<String, String> write(EscapeMap map) {
@@ -155,6 +161,11 @@ public final class MapFolder {
                 left.values().forEach(whole.putArray(list)::add);
             }
         });
+        if (!map.postures().isEmpty()) {
+            whole.remove(PartKind.POSTURES.list());
+            files.put(POSTURES, PostureJson.writeFile(map.postures()));
+            parts.add(POSTURES);
+        }
         whole.set("parts", parts);
         files.put(HEAD, JsonText.of(whole));
         return files;

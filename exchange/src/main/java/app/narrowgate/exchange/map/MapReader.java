@@ -168,7 +168,7 @@ final class MapReader {
 
     static Outcome outcome(Fields f) {
         return new Outcome(f.id(), f.text("title", Text.TITLE), f.coded("kind", PlaceKind.class),
-                f.optionalReference("then"));
+                f.optionalReference("then"), f.optionalReference("posture"));
     }
 
     static Principle principle(Fields f) {
@@ -278,7 +278,8 @@ final class MapReader {
                 f.objectOrNull("clock", c -> new Clock(c.number("seconds", Clock.SECONDS), c.reference("becomes"))),
                 f.number("entry", Situation.ENTRY, 0), rest, references(f, "feeds"),
                 new PlaceNotes(alsoCalled(f), f.byCode("yours", Segment.class, (yours, name) -> yours.text(name, Text.WORDS)),
-                        f.object("feeder", MapReader::feeder).orElse(Feeder.NONE), optionalSentence(f, "oneAnswer")));
+                        f.object("feeder", MapReader::feeder).orElse(Feeder.NONE), optionalSentence(f, "oneAnswer")),
+                f.optionalReference("posture"));
     }
 
     private static Feeder feeder(Fields f) {

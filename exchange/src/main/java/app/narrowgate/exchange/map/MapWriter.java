@@ -4,6 +4,7 @@ import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.Aim;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Fact;
+import app.narrowgate.core.map.Family;
 import app.narrowgate.core.map.Feeder;
 import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.House;
@@ -25,6 +26,7 @@ import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.map.ThinkingTime;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import tools.jackson.databind.node.ArrayNode;
@@ -63,6 +65,15 @@ final class MapWriter {
         return JSON.objectNode().put("id", id.value()).put("title", title);
     }
 
+    static ObjectNode family(Family family) {
+        return posture(named(family.id(), family.title()), family.posture());
+    }
+
+    private static ObjectNode posture(ObjectNode node, Optional<Id> posture) {
+        posture.ifPresent(id -> node.put("posture", id.value()));
+        return node;
+    }
+
     static ObjectNode movement(Movement movement) {
         ObjectNode node = named(movement.id(), movement.title());
         texts(node, "alsoCalled", movement.alsoCalled());
@@ -96,7 +107,7 @@ final class MapWriter {
     static ObjectNode outcome(Outcome outcome) {
         ObjectNode node = named(outcome.id(), outcome.title()).put("kind", outcome.kind().code());
         outcome.then().ifPresent(situation -> node.put("then", situation.value()));
-        return node;
+        return posture(node, outcome.posture());
     }
 
     /** What is as it would be without saying so is not said. */
@@ -190,7 +201,7 @@ final class MapWriter {
             text(brief, "care", feeder.care());
             text(brief, "gives", feeder.gives());
         }
-        return node;
+        return posture(node, situation.posture());
     }
 
     private static void segments(ObjectNode node, String field, Map<Segment, String> said) {

@@ -5,6 +5,7 @@ import app.narrowgate.core.map.Family;
 import app.narrowgate.core.map.Part;
 import app.narrowgate.core.map.PartKind;
 import app.narrowgate.exchange.json.Fields;
+import app.narrowgate.exchange.posture.PostureJson;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.Function;
@@ -21,8 +22,8 @@ record PartFormat<T extends Part>(Reader<T> reader, Function<T, ObjectNode> writ
     private static final Map<PartKind<?>, PartFormat<?>> ALL = new LinkedHashMap<>();
 
     static {
-        add(PartKind.FAMILIES, (r, f) -> new Family(f.id(), f.text("title", Text.TITLE)),
-                family -> MapWriter.named(family.id(), family.title()));
+        add(PartKind.FAMILIES, (r, f) -> new Family(f.id(), f.text("title", Text.TITLE), f.optionalReference("posture")),
+                MapWriter::family);
         add(PartKind.FACTS, (r, f) -> MapReader.fact(f), MapWriter::fact);
         add(PartKind.PRINCIPLES, (r, f) -> MapReader.principle(f), MapWriter::principle);
         add(PartKind.MOVEMENTS, MapReader::movement, MapWriter::movement);
@@ -34,6 +35,7 @@ record PartFormat<T extends Part>(Reader<T> reader, Function<T, ObjectNode> writ
         add(PartKind.MATCHUPS, MapReader::matchup, MapWriter::matchup);
         add(PartKind.RULES, (r, f) -> MapReader.rule(f), MapWriter::rule);
         add(PartKind.HOLDS, MapReader::hold, MapWriter::hold);
+        add(PartKind.POSTURES, (r, f) -> PostureJson.read(f), PostureJson::write);
     }
 
     private static <T extends Part> void add(PartKind<T> kind, Reader<T> reader, Function<T, ObjectNode> writer) {

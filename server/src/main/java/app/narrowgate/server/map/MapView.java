@@ -5,12 +5,14 @@ import app.narrowgate.core.map.Aim;
 import app.narrowgate.core.map.Clock;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Fact;
+import app.narrowgate.core.map.Family;
 import app.narrowgate.core.map.Feeder;
 import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.Movement;
 import app.narrowgate.core.map.Outcome;
+import app.narrowgate.core.map.Posture;
 import app.narrowgate.core.map.Principle;
 import app.narrowgate.core.map.RateRule;
 import app.narrowgate.core.map.Reaction;
@@ -33,10 +35,10 @@ import java.util.UUID;
 /** A map as the client sees it: the open format's content, with the revision and what can be undone. */
 @Schema(name = "Map")
 @RenderedOnce
-public record MapView(UUID id, int revision, String title, String about, HouseView house, List<Named> families, List<FactView> facts,
+public record MapView(UUID id, int revision, String title, String about, HouseView house, List<FamilyView> families, List<FactView> facts,
         List<MovementView> movements, List<PrincipleView> principles, List<TechniqueView> techniques,
         List<SituationView> situations, List<OutcomeView> outcomes, List<ReactionView> reactions, List<AimView> aims,
-        List<MatchupView> matchups, List<RuleView> rules, List<HoldTitle> holds,
+        List<MatchupView> matchups, List<RuleView> rules, List<HoldTitle> holds, List<PostureTitle> postures,
         @Schema(description = "Ids of what is gone, as list/id or reactions/id/id; never to be given to anything else")
         List<String> retired, @Nullable RevisionView undo, @Nullable RevisionView redo) {
 
@@ -49,8 +51,12 @@ public record MapView(UUID id, int revision, String title, String about, HouseVi
         }
     }
 
-    /** Something with a title. */
-    record Named(String id, String title) {
+    @Schema(name = "Family")
+    record FamilyView(String id, String title,
+            @Schema(description = "How the bodies are in those of its situations that say nothing else") @Nullable String posture) {
+        static FamilyView of(Family f) {
+            return new FamilyView(f.id().value(), f.title(), f.posture().map(Id::value).orElse(null));
+        }
     }
 
     @Schema(name = "Fact")
@@ -110,13 +116,14 @@ public record MapView(UUID id, int revision, String title, String about, HouseVi
             @Nullable String rest, @Schema(description = "What they can begin from a resting place") List<String> feeds,
             List<String> alsoCalled, @Schema(description = "What each segment of yours should be doing") Map<String, String> yours,
             @Schema(description = "How a partner holds it well and safely") Feeder feeder,
-            @Schema(description = "Why there is only one answer; empty where nobody has said") String oneAnswer) {
+            @Schema(description = "Why there is only one answer; empty where nobody has said") String oneAnswer,
+            @Schema(description = "How the bodies are; missing where they are as in its family") @Nullable String posture) {
         static SituationView of(Situation s) {
             return new SituationView(s.id().value(), s.title(), s.family().value(), s.stage().map(Coded::code).orElse(null),
                     s.bearing().map(Coded::code).orElse(null), segments(s.held()), flags(s.facts()),
                     s.clock().map(ClockView::of).orElse(null), s.entry(), s.rest().map(Coded::code).orElse(null),
                     s.feeds().stream().map(Id::value).toList(), s.notes().alsoCalled(), segments(s.notes().yours()),
-                    s.notes().feeder(), s.notes().oneAnswer());
+                    s.notes().feeder(), s.notes().oneAnswer(), s.posture().map(Id::value).orElse(null));
         }
 
         private static Map<String, String> segments(Map<Segment, String> said) {
@@ -128,9 +135,11 @@ public record MapView(UUID id, int revision, String title, String about, HouseVi
 
     @Schema(name = "Outcome")
     record OutcomeView(String id, String title, String kind,
-            @Schema(description = "After a reversal, where the other one finds themselves") @Nullable String then) {
+            @Schema(description = "After a reversal, where the other one finds themselves") @Nullable String then,
+            @Schema(description = "How the bodies are; missing where nobody has drawn it") @Nullable String posture) {
         static OutcomeView of(Outcome o) {
-            return new OutcomeView(o.id().value(), o.title(), o.kind().code(), o.then().map(Id::value).orElse(null));
+            return new OutcomeView(o.id().value(), o.title(), o.kind().code(), o.then().map(Id::value).orElse(null),
+                    o.posture().map(Id::value).orElse(null));
         }
     }
 
@@ -202,6 +211,14 @@ public record MapView(UUID id, int revision, String title, String about, HouseVi
         }
     }
 
+    @Schema(name = "PostureTitle", description = "How two bodies are at a place; its joints are asked for on their own")
+    record PostureTitle(String id, String title,
+            @Schema(description = "The posture from which it is told; missing for one that is told whole") @Nullable String base) {
+        static PostureTitle of(Posture p) {
+            return new PostureTitle(p.id().value(), p.title(), p.base().map(Id::value).orElse(null));
+        }
+    }
+
     private static List<String> codes(Set<? extends Coded> codes) {
         return codes.stream().map(Coded::code).sorted().toList();
     }
@@ -209,7 +226,7 @@ public record MapView(UUID id, int revision, String title, String about, HouseVi
     static MapView of(StoredMap stored, Revision undo, Revision redo) {
         EscapeMap map = stored.index().map();
         return new MapView(stored.id(), stored.revision(), map.title(), map.about(),
-                HouseView.of(map), map.families().stream().map(f -> new Named(f.id().value(), f.title())).toList(),
+                HouseView.of(map), map.families().stream().map(FamilyView::of).toList(),
                 map.facts().stream().map(FactView::of).toList(),
                 map.movements().stream().map(MovementView::of).toList(),
                 map.principles().stream().map(PrincipleView::of).toList(),
@@ -220,7 +237,7 @@ public record MapView(UUID id, int revision, String title, String about, HouseVi
                 map.aims().stream().map(AimView::of).toList(),
                 map.matchups().stream().map(MatchupView::of).toList(),
                 map.rulesInForce().stream().map(RuleView::of).toList(),
-                map.holds().stream().map(HoldTitle::of).toList(),
+                map.holds().stream().map(HoldTitle::of).toList(), map.postures().stream().map(PostureTitle::of).toList(),
                 stored.retired().paths().stream().sorted().toList(),
                 undo == null ? null : RevisionView.of(undo), redo == null ? null : RevisionView.of(redo));
     }

@@ -1,0 +1,82 @@
+package app.narrowgate.core.body;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * How well a posture keeps what bodies keep, for tests and for warnings to whoever makes one.
+ *
+ * @param rod the largest error of a bone's length, as a share of it
+ * @param overlap how deep two limbs go through each other at most beyond what flesh gives, in stature; 0 or more
+ * @param overlapping which two do, where any do
+ * @param under how deep a joint lies under the mat at most, in stature; 0 or more
+ * @param excesses joints that turn too far
+ * @param gap the widest gap where something is said to touch, in stature; 0 or more
+ */
+public record Soundness(double rod, double overlap, Optional<String> overlapping, double under,
+        List<Excess> excesses, double gap, Optional<String> gaping) {
+
+    /** A joint that turns further than it does, by so many degrees. */
+    public record Excess(JointOf joint, double degrees) {
+    }
+
+    /** Measures a posture. */
+    public static Soundness of(Bodies bodies) {
+        double[] joints = bodies.joints();
+        double rod = 0;
+        double under = 0;
+        List<Excess> excesses = new ArrayList<>();
+        for (Player player : Player.values()) {
+            int first = player.ordinal() * Joint.COUNT;
+            for (Skeleton.Rod bone : Skeleton.RODS.stream().flatMap(List::stream).filter(Skeleton.Rod::isBone).toList()) {
+                double length = Points.distance(joints, first + bone.one().ordinal(), first + bone.other().ordinal());
+                rod = Math.max(rod, Math.abs(length - bone.most()) / bone.most());
+            }
+            for (Joint joint : Joint.values()) {
+                under = Math.max(under, Relaxation.MAT * joint.radius() - joints[3 * (first + joint.ordinal()) + 2]);
+            }
+            new Limits(joints, player).excesses().forEach(e -> excesses.add(new Excess(e.joint(), e.degrees())));
+        }
+        excesses.sort(Comparator.comparingDouble(Excess::degrees).reversed());
+        double overlap = 0;
+        Optional<String> overlapping = Optional.empty();
+        for (Capsules.Pair pair : Capsules.PAIRS) {
+            double depth = -Relaxation.gap(pair, Capsules.meeting(joints, pair.one(), pair.other()));
+            if (depth > overlap) {
+                overlap = depth;
+                overlapping = Optional.of(pair.one() + " and " + pair.other());
+            }
+        }
+        double gap = 0;
+        Optional<String> gaping = Optional.empty();
+        for (Contacts.Rest rest : bodies.contacts().rests()) {
+            double open = Relaxation.gap(Capsules.pair(rest.one(), rest.other()), Capsules.meeting(joints, rest.one(), rest.other()));
+            if (open > gap) {
+                gap = open;
+                gaping = Optional.of(rest.one() + " and " + rest.other());
+            }
+        }
+        for (JointOf joint : bodies.contacts().mat()) {
+            double open = joints[3 * joint.index() + 2] - Relaxation.MAT * joint.joint().radius();
+            if (open > gap) {
+                gap = open;
+                gaping = Optional.of(joint + " and the mat");
+            }
+        }
+        for (Contacts.Grip grip : bodies.contacts().grips()) {
+            double open = Relaxation.reach(joints, grip);
+            if (open > gap) {
+                gap = open;
+                gaping = Optional.of(grip.hand() + " and " + grip.on());
+            }
+        }
+        return new Soundness(rod, overlap, overlapping, Math.max(0, under), List.copyOf(excesses), gap, gaping);
+    }
+
+    /** The worst joint, by how many degrees it turns too far; 0 when none does. */
+    public double degrees() {
+        return excesses.isEmpty() ? 0 : excesses.get(0).degrees();
+    }
+}

@@ -1,0 +1,11 @@
+package app.narrowgate.core.picture;
+
+import org.apache.commons.geometry.euclidean.threed.Vector3D;
+
+/** A ball; pieces of a body are convex hulls of a few of them. */
+record Ball(Vector3D middle, double radius) {
+
+    Ball towards(Ball other, double share) {
+        return new Ball(middle.lerp(other.middle, share), radius + share * (other.radius - radius));
+    }
+}

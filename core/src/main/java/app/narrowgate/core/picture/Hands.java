@@ -1,0 +1,34 @@
+package app.narrowgate.core.picture;
+
+import app.narrowgate.core.body.Joint;
+import app.narrowgate.core.body.JointOf;
+import app.narrowgate.core.body.Player;
+import app.narrowgate.core.body.Bodies;
+import org.apache.commons.geometry.euclidean.threed.Vector3D;
+
+/** Where thumbs are. */
+final class Hands {
+
+    private Hands() {
+    }
+
+    /**
+     * The direction in which a thumb stands off its hand, of length one and square to the hand. A hand on the mat lies
+     * palm down; any other is as it hangs from a bent elbow, thumb to the side of the upper arm.
+     */
+    static Vector3D thumb(Bodies bodies, Player player, boolean left) {
+        Joint hand = left ? Joint.HAND_LEFT : Joint.HAND_RIGHT;
+        Vector3D elbow = bodies.at(player, left ? Joint.ELBOW_LEFT : Joint.ELBOW_RIGHT);
+        Vector3D wrist = bodies.at(player, left ? Joint.WRIST_LEFT : Joint.WRIST_RIGHT);
+        Vector3D fingers = bodies.at(player, hand).subtract(wrist).normalize();
+        if (bodies.contacts().mat().contains(new JointOf(player, hand))) {
+            Vector3D inwards = Vector3D.Unit.PLUS_Z.cross(fingers).multiply(left ? -1 : 1);
+            if (inwards.norm() > .3) {
+                return inwards.normalize();
+            }
+        }
+        Vector3D upper = bodies.at(player, left ? Joint.SHOULDER_LEFT : Joint.SHOULDER_RIGHT).subtract(elbow);
+        Vector3D square = upper.subtract(fingers.multiply(upper.dot(fingers)));
+        return square.norm() < 1e-3 ? fingers.orthogonal() : square.normalize();
+    }
+}

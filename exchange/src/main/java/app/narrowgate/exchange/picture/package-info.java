@@ -1,0 +1,2 @@
+/** Pictures of two bodies as SVG. */
+package app.narrowgate.exchange.picture;

@@ -1,0 +1,201 @@
+package app.narrowgate.exchange.posture;
+
+import app.narrowgate.core.body.Bodies;
+import app.narrowgate.core.body.Contacts;
+import app.narrowgate.core.body.Joint;
+import app.narrowgate.core.body.JointOf;
+import app.narrowgate.core.body.LimbOf;
+import app.narrowgate.core.body.Player;
+import app.narrowgate.core.body.View;
+import app.narrowgate.core.check.Problems;
+import app.narrowgate.core.check.ProblemsException;
+import app.narrowgate.core.check.Range;
+import app.narrowgate.core.check.RefusedException;
+import app.narrowgate.core.check.Text;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.Posture;
+import app.narrowgate.core.trait.Side;
+import app.narrowgate.exchange.json.Fields;
+import app.narrowgate.exchange.json.JsonText;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Supplier;
+import org.apache.commons.geometry.euclidean.threed.Vector3D;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Postures as JSON: a file {@value #FORMAT} with a list of them, and single ones as they stand in a map. Reading and
+ * writing are inverse.
+ */
+public final class PostureJson {
+
+    /** The format's name and version, which stands in every file. */
+    public static final String FORMAT = "narrowgate-posture/1";
+
+    private static final int MOST_CONTACTS = 60;
+    private static final Range ALONG = new Range(0, 1, "");
+
+    private PostureJson() {
+    }
+
+    /**
+     * Reads a file of postures. That their bases are there is a matter of the map into which they go.
+     *
+     * @throws ProblemsException with every problem by JSON pointer, or by line and column where the text is no JSON
+     */
+    public static List<Posture> readFile(String text) {
+        JsonNode root = JsonText.parse(text);
+        Problems problems = new Problems();
+        Fields fields = new Fields(root, "", problems);
+        fields.tag("format").filter(format -> !format.equals(FORMAT)).ifPresent(format -> fields.problem("format",
+                "This is not a format known here; this reads %s.".formatted(FORMAT)));
+        List<Optional<Posture>> postures = fields.objects("postures", f -> Optional.ofNullable(read(f)));
+        fields.refuseUnknown();
+        if (!problems.isEmpty()) {
+            throw new ProblemsException(problems.list());
+        }
+        return postures.stream().map(Optional::orElseThrow).toList();
+    }
+
+    /** A file of postures. */
+    public static String writeFile(List<Posture> postures) {
+        ObjectNode root = JsonNodeFactory.instance.objectNode().put("format", FORMAT);
+        ArrayNode list = root.putArray("postures");
+        postures.forEach(posture -> list.add(write(posture)));
+        return JsonText.of(root);
+    }
+
+    /** Reads a posture; what is wrong goes into the list of problems of {@code fields}. */
+    public static Posture read(Fields f) {
+        boolean inherits = f.has("base");
+        if (inherits && (f.has("you") || f.has("they"))) {
+            f.problem("base", "A posture is told whole or from another one, not both; leave out “base”, or “you” and “they”.");
+        }
+        Posture.Shape shape = inherits ? like(f) : whole(f);
+        f.accept("base", "swap", "mirror", "move", "you", "they");
+        return new Posture(f.id(), f.text("title", Text.TITLE), f.optionalText("says", Text.SENTENCE), f.object("view", PostureJson::view),
+                f.optionalCoded("near", Side.class), shape);
+    }
+
+    private static View view(Fields f) {
+        return new View(f.number("azimuth", View.AZIMUTH), f.number("elevation", View.ELEVATION));
+    }
+
+    private static Posture.Shape whole(Fields f) {
+        Map<Joint, Vector3D> you = joints(f, "you");
+        Map<Joint, Vector3D> they = joints(f, "they");
+        Contacts contacts = contacts(f);
+        return refused(f, "", () -> new Posture.Whole(Bodies.of(you, they, contacts)),
+                () -> new Posture.Like(Id.of("unreadable"), false, false, Map.of(), Optional.empty()));
+    }
+
+    private static Posture.Shape like(Fields f) {
+        Map<JointOf, Vector3D> moved = new LinkedHashMap<>();
+        f.object("move", move -> {
+            for (Player player : Player.values()) {
+                joints(move, player.code()).forEach((joint, by) -> moved.put(new JointOf(player, joint), by));
+            }
+            return moved;
+        });
+        boolean touches = f.has("mat") || f.has("rests") || f.has("grips");
+        Contacts contacts = contacts(f);
+        return new Posture.Like(f.reference("base"), f.flag("swap", false), f.flag("mirror", false), moved,
+                touches ? Optional.of(contacts) : Optional.empty());
+    }
+
+    private static Map<Joint, Vector3D> joints(Fields f, String field) {
+        return f.byCode(field, Joint.class, (joints, name) -> {
+            List<Double> place = joints.numbers(name, Bodies.REACH, 3);
+            return Vector3D.of(place.get(0), place.get(1), place.get(2));
+        });
+    }
+
+    private static Contacts contacts(Fields f) {
+        Set<JointOf> mat = new LinkedHashSet<>();
+        List<Optional<String>> standing = f.textsByPlace("mat", Text.TITLE, MOST_CONTACTS);
+        for (int i = 0; i < standing.size(); i++) {
+            String written = standing.get(i).orElse("");
+            refused(f, "mat/" + i, () -> Optional.of(JointOf.of("What stands on the mat", written)), Optional::<JointOf>empty)
+                    .ifPresent(mat::add);
+        }
+        List<Contacts.Rest> rests = new ArrayList<>();
+        f.objects("rests", rest -> refused(rest, "", () -> Optional.of(new Contacts.Rest(
+                LimbOf.of("What rests", rest.text("one", Text.TITLE)), LimbOf.of("What it rests on", rest.text("other", Text.TITLE)))),
+                Optional::<Contacts.Rest>empty)).forEach(rest -> rest.ifPresent(rests::add));
+        List<Contacts.Grip> grips = new ArrayList<>();
+        f.objects("grips", grip -> {
+            double at = grip.number("at", ALONG, .5);
+            return refused(grip, "", () -> Optional.of(new Contacts.Grip(
+                    JointOf.of("The hand that grips", grip.text("hand", Text.TITLE)),
+                    LimbOf.of("What is gripped", grip.text("on", Text.TITLE)), at)), Optional::<Contacts.Grip>empty);
+        }).forEach(grip -> grip.ifPresent(grips::add));
+        return new Contacts(mat, rests, grips);
+    }
+
+    /** What is made; where it is refused the sentence becomes a problem and a stand-in is given. */
+    private static <T> T refused(Fields f, String field, Supplier<T> made, Supplier<T> otherwise) {
+        try {
+            return made.get();
+        } catch (RefusedException e) {
+            f.problem(field, e.getMessage());
+            return otherwise.get();
+        }
+    }
+
+    /** A posture as it stands in a file. */
+    public static ObjectNode write(Posture posture) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode().put("id", posture.id().value()).put("title", posture.title());
+        if (!posture.says().isEmpty()) {
+            node.put("says", posture.says());
+        }
+        posture.view().ifPresent(view -> node.putObject("view").put("azimuth", view.azimuth()).put("elevation", view.elevation()));
+        posture.near().ifPresent(side -> node.put("near", side.code()));
+        if (posture.shape() instanceof Posture.Whole whole) {
+            for (Player player : Player.values()) {
+                points(node.putObject(player.code()), whole.bodies().of(player));
+            }
+            contacts(node, whole.bodies().contacts());
+        } else if (posture.shape() instanceof Posture.Like like) {
+            node.put("base", like.base().value());
+            if (like.swapped()) {
+                node.put("swap", true);
+            }
+            if (like.mirrored()) {
+                node.put("mirror", true);
+            }
+            if (!like.moved().isEmpty()) {
+                ObjectNode move = node.putObject("move");
+                like.moved().forEach((joint, by) -> point(move.withObject("/" + joint.player().code()), joint.joint(), by));
+            }
+            like.contacts().ifPresent(contacts -> contacts(node, contacts));
+        }
+        return node;
+    }
+
+    private static void points(ObjectNode node, Map<Joint, Vector3D> joints) {
+        joints.forEach((joint, place) -> point(node, joint, place));
+    }
+
+    private static void point(ObjectNode node, Joint joint, Vector3D place) {
+        node.putArray(joint.code()).add(place.getX()).add(place.getY()).add(place.getZ());
+    }
+
+    /** Lists that are empty are written, too: a posture told from another may touch nothing where its base does. */
+    private static void contacts(ObjectNode node, Contacts contacts) {
+        ArrayNode mat = node.putArray("mat");
+        contacts.mat().forEach(joint -> mat.add(joint.toString()));
+        ArrayNode rests = node.putArray("rests");
+        contacts.rests().forEach(rest -> rests.addObject().put("one", rest.one().toString()).put("other", rest.other().toString()));
+        ArrayNode grips = node.putArray("grips");
+        contacts.grips().forEach(grip -> grips.addObject().put("hand", grip.hand().toString()).put("on", grip.on().toString())
+                .put("at", grip.at()));
+    }
+}

@@ -1,0 +1,43 @@
+package app.narrowgate.server.picture;
+
+import app.narrowgate.server.config.BuildId;
+import app.narrowgate.server.map.MapStore;
+import app.narrowgate.server.map.StoredMap;
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.util.UUID;
+import org.springframework.http.CacheControl;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.context.request.WebRequest;
+
+/** How the two bodies are at each place. */
+@RestController
+@RequestMapping("/api/maps/{mapId}/pictures")
+@Tag(name = "picture")
+class PictureController {
+
+    private final MapStore maps;
+    private final Pictures pictures;
+    private final BuildId build;
+
+    PictureController(MapStore maps, Pictures pictures, BuildId build) {
+        this.maps = maps;
+        this.pictures = pictures;
+        this.build = build;
+    }
+
+    @GetMapping
+    @Operation(operationId = "pictures", summary = "How the two bodies are at each place of a map")
+    ResponseEntity<PicturesView> pictures(@PathVariable UUID mapId, @Parameter(hidden = true) WebRequest request) {
+        StoredMap map = maps.head(mapId);
+        if (request.checkNotModified("\"%s-%s-%d\"".formatted(build.value(), map.id(), map.revision()))) {
+            return null;
+        }
+        return ResponseEntity.ok().cacheControl(CacheControl.noCache().cachePrivate()).body(pictures.of(map));
+    }
+}

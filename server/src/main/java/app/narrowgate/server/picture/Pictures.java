@@ -1,0 +1,45 @@
+package app.narrowgate.server.picture;
+
+import app.narrowgate.core.body.Bodies;
+import app.narrowgate.core.body.Relaxation;
+import app.narrowgate.core.body.View;
+import app.narrowgate.core.picture.Drawing;
+import app.narrowgate.core.picture.Picture;
+import app.narrowgate.core.picture.Postures;
+import app.narrowgate.server.map.StoredMap;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import org.springframework.stereotype.Component;
+
+/**
+ * Solves and draws postures. What was solved and drawn is kept by what it was made of, so that an edit of a map costs what
+ * it changed, and maps that share postures share their pictures.
+ */
+@Component
+class Pictures {
+
+    /** Room for the postures of some ten maps. */
+    private static final int MOST = 2000;
+
+    private record Seen(Bodies bodies, View view) {
+    }
+
+    private final Cache<Bodies, Bodies> solved = Caffeine.newBuilder().maximumSize(MOST).build();
+    private final Cache<Seen, Picture> drawn = Caffeine.newBuilder().maximumSize(MOST).build();
+    /** A view changes with its revision only, and is rendered once if it is one object. */
+    private final Cache<StoredMap, PicturesView> views = Caffeine.newBuilder().weakKeys().build();
+
+    /** The pictures of a map's places. */
+    PicturesView of(StoredMap map) {
+        return views.get(map, stored -> PicturesView.of(stored.index().map(), postures(stored), this));
+    }
+
+    private Postures postures(StoredMap map) {
+        return Postures.of(map.index().map(), rough -> solved.get(rough, Relaxation::of));
+    }
+
+    /** A posture as it is seen. */
+    Picture draw(Postures.Worked posture) {
+        return drawn.get(new Seen(posture.bodies(), posture.view()), seen -> Drawing.of(seen.bodies(), seen.view()));
+    }
+}

@@ -1,0 +1,65 @@
+package app.narrowgate.server.picture;
+
+import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.Part;
+import app.narrowgate.core.picture.Picture;
+import app.narrowgate.core.picture.Postures;
+import app.narrowgate.core.trait.Side;
+import app.narrowgate.server.config.RenderedOnce;
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.annotation.Nullable;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+
+/** The pictures of a map's places, each once. */
+@Schema(name = "Pictures")
+@RenderedOnce
+record PicturesView(
+        @Schema(description = "Situation or outcome to its picture; a place that nobody has drawn is missing")
+        Map<String, String> places,
+        @Schema(description = "By the posture's id") Map<String, PictureView> pictures) {
+
+    @Schema(name = "Picture", description = "Two bodies as plain paths: SVG, a stature is 2000 long, what covers comes last")
+    record PictureView(String title, @Schema(description = "What is seen; may be empty") String says,
+            @Schema(allowableValues = {"left", "right"},
+                    description = "The side of the bottom player on which the top player is; missing where there is none")
+            @Nullable String near, int width, int height, @Schema(description = "A mark under what lies near the mat") String ground,
+            List<PieceView> pieces) {
+    }
+
+    @Schema(name = "PicturePiece")
+    record PieceView(@Schema(allowableValues = {"you", "they"}) String who, String name,
+            @Schema(allowableValues = {"head", "trunk", "hips", "left-arm", "right-arm", "left-leg", "right-leg"}) String part,
+            @Schema(description = "The whole outline, closed") String fill,
+            @Schema(description = "Where a line parts it from what it covers; missing where none does") @Nullable String line,
+            @Schema(description = "Where a line is due only if its neighbour has another colour; missing where none is")
+            @Nullable String seam,
+            @Schema(description = "A head's cap of hair; missing where none is seen") @Nullable String hair,
+            @Schema(description = "How much of it is seen, from 0 to 1") double seen, int x, int y) {
+        static PieceView of(Picture.Painted piece) {
+            return new PieceView(piece.player().code(), piece.name(), piece.part().code(), piece.fill(), orMissing(piece.line()),
+                    orMissing(piece.seam()), orMissing(piece.hair()), piece.seen(), piece.x(), piece.y());
+        }
+    }
+
+    private static String orMissing(String path) {
+        return path.isEmpty() ? null : path;
+    }
+
+    static PicturesView of(EscapeMap map, Postures postures, Pictures pictures) {
+        Map<String, String> places = new LinkedHashMap<>();
+        Map<String, PictureView> views = new LinkedHashMap<>();
+        Stream.concat(map.situations().stream(), map.outcomes().stream()).map(Part::id)
+                .forEach(place -> postures.ofPlace(place).map(Id::value).ifPresent(posture -> places.put(place.value(), posture)));
+        map.postures().stream().filter(posture -> places.containsValue(posture.id().value())).forEach(posture -> {
+            Postures.Worked worked = postures.get(posture.id());
+            Picture picture = pictures.draw(worked);
+            views.put(posture.id().value(), new PictureView(posture.title(), worked.says(), worked.near().map(Side::code).orElse(null),
+                    picture.width(), picture.height(), picture.ground(), picture.pieces().stream().map(PieceView::of).toList()));
+        });
+        return new PicturesView(places, views);
+    }
+}

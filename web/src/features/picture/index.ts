@@ -1,0 +1,2 @@
+export { PlacePicture } from "./PlacePicture";
+export { usePicture, usePictures } from "./pictures";
