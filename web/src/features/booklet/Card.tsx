@@ -1,9 +1,9 @@
 import type { Schemas } from "../../api/client";
 import { hundred, lateness, seconds } from "../../labels";
-import { BodyFigure } from "../../ui/body/BodyFigure";
 import { Gate, narrowness } from "../../ui/Gate";
 import { Caution } from "../../ui/Notice";
 import { lowerFirst, placeTitle, reactionTitle, techniqueOf } from "../map";
+import { PlacePicture } from "../picture";
 import { closedInWords, insteadInWords } from "../situation";
 import { indexOf } from "../../model/mapIndex";
 import { FeederBrief, Limbs } from "../../ui/body/Limbs";
@@ -57,7 +57,7 @@ export function Card({
       </header>
       <div className="mt-3 grid grid-cols-[190px_minmax(0,1fr)] gap-5">
         <div className="card-figure">
-          <BodyFigure held={situation.held} stacked />
+          <PlacePicture map={map} place={situation.id} width={190} className="w-full" />
           {situation.clock && (
             <p className="mt-2 border-t border-rule pt-2">
               After {seconds(situation.clock.seconds)} of nothing:{" "}

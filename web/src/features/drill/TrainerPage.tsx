@@ -5,9 +5,9 @@ import { api, unwrap, type Schemas } from "../../api/client";
 import { hundred } from "../../labels";
 import { indexOf } from "../../model/mapIndex";
 import { useAddress } from "../../ui/address";
-import { BodyFigure } from "../../ui/body/BodyFigure";
 import { Gate } from "../../ui/Gate";
 import { Heading } from "../../ui/Heading";
+import { PlacePicture } from "../picture";
 import { together, Waiting } from "../../ui/Waiting";
 import { paths, useMap } from "../map";
 import { settingQuery, useWrittenSetting } from "../odds";
@@ -175,9 +175,7 @@ function Cue({
         )}
       </p>
       {situation && (
-        <div className="my-2 [&_svg]:h-40 [&_svg]:w-auto">
-          <BodyFigure held={situation.held} />
-        </div>
+        <PlacePicture map={map} place={situation.id} width={320} className="mx-auto my-2 max-h-52 w-full" />
       )}
       <ol className="space-y-2">
         {card.choices.map((choice, index) => (

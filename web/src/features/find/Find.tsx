@@ -6,6 +6,7 @@ import { find, prepare } from "../../ui/find";
 import { Panel } from "../../ui/Panel";
 import { useMapById } from "../map";
 import { settingQuery } from "../odds";
+import { PlacePicture } from "../picture";
 import { entriesOf, type Entry } from "./entries";
 import { pressables } from "./pressables";
 
@@ -53,6 +54,7 @@ function useEntries(mapId: string | undefined): Entry[] {
 }
 
 function Search({ mapId, close }: { mapId: string | undefined; close: () => void }) {
+  const map = useMapById(mapId);
   const entries = useEntries(mapId);
   const navigate = useNavigate();
   const prepared = useMemo(() => prepare(entries), [entries]);
@@ -99,7 +101,7 @@ function Search({ mapId, close }: { mapId: string | undefined; close: () => void
           <li
             key={`${index} ${entry.kind} ${entry.title}`}
             {...combobox.getItemProps({ item: entry, index })}
-            className="grid min-h-11 cursor-pointer grid-cols-[76px_minmax(0,1fr)_auto] items-baseline gap-x-3 px-4 py-1.5 aria-selected:bg-ink aria-selected:text-ground lg:min-h-0"
+            className="grid min-h-11 cursor-pointer grid-cols-[76px_minmax(0,1fr)_auto] items-center gap-x-3 px-4 py-1.5 aria-selected:bg-ink aria-selected:text-ground lg:min-h-0"
           >
             <span className={index === combobox.highlightedIndex ? "" : "text-quiet"}>{entry.kind}</span>
             <span className="min-w-0">
@@ -110,6 +112,9 @@ function Search({ mapId, close }: { mapId: string | undefined; close: () => void
                 </span>
               )}
             </span>
+            {entry.place && map.data && (
+              <PlacePicture map={map.data} place={entry.place} width={56} className="h-10 w-14" silent />
+            )}
             {entry.key && <kbd className="key px-1 font-sans">{keyName(entry.key)}</kbd>}
           </li>
         ))}

@@ -9,6 +9,8 @@ export interface Entry extends Findable {
   kind: string;
   to?: string;
   run?: () => void;
+  /** The place whose picture stands beside it. */
+  place?: string;
   /** A key that does the same. */
   key?: string;
 }
@@ -36,6 +38,7 @@ export function entriesOf(map: Schemas["Map"], query: string): Entry[] {
       title: s.title,
       detail: `${families.get(s.family) ?? ""}, ${lateness(s).toLowerCase()}`,
       also: s.alsoCalled.join(" "),
+      place: s.id,
       to: to(s.id),
     })),
     ...map.reactions.map((r) => ({

@@ -1,10 +1,10 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { api, problemOf, unwrap, type Schemas } from "../../api/client";
 import { BEARING_LABEL, SEGMENT_LABEL, SEGMENTS, type Segment } from "../../labels";
-import { BodyDrawing } from "../../ui/body/BodyFigure";
 import { Loading, Refused } from "../../ui/Notice";
 import { useMap } from "../map";
 import { useOdds, useSetting } from "../odds";
+import { TouchPicture } from "./TouchPicture";
 import { isMarked, nextMark, useMarks, type Marks } from "./marks";
 import { Toggle } from "./Toggle";
 import { BeforeAnyMark, LikeliestInSight, LikelyPlaces } from "./LikelyPlaces";
@@ -41,15 +41,9 @@ export function HeldPage() {
         <Heading>What is held?</Heading>
         <Where marks={marks} change={change} />
         <p className="mt-3 text-quiet">Then press a part of the body: once for held, again for free.</p>
-        <div className="mt-3 grid items-start gap-x-5 gap-y-3 sm:grid-cols-[200px_minmax(0,1fr)]">
-          <BodyDrawing
-            isHeld={(s) => marks.held.includes(s)}
-            isUnsaid={(s) => !marks.held.includes(s) && !marks.free.includes(s)}
-            says="The body, to mark what is held"
-            onPick={(segment) => change(nextMark(marks, segment))}
-            className="mx-auto h-72 w-auto"
-          />
-          <div>
+        <div className="mt-3">
+          <TouchPicture map={data.map} marks={marks} onPick={(segment) => change(nextMark(marks, segment))} />
+          <div className="mt-2">
             {SEGMENTS.map((segment) => (
               <SegmentRow key={segment} segment={segment} marks={marks} change={change} />
             ))}

@@ -1,4 +1,5 @@
 import { render, screen, within } from "@testing-library/react";
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import userEvent from "@testing-library/user-event";
 import { MemoryRouter } from "react-router";
 import { beforeEach, describe, expect, it, vi } from "vitest";
@@ -43,13 +44,18 @@ const odds = {
 } as unknown as OddsData;
 const marks = { where: "", held: ["head"], free: [], so: [], notSo: [] } as never;
 const change = vi.fn();
+// Nobody has drawn anything here.
+const queries = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } });
+queries.setQueryData(["pictures", "house", 1], { places: {}, pictures: {} });
 beforeEach(() => void change.mockClear());
 
 function judged(answer: Partial<Schemas["LikelySituations"]>) {
   const whole = { likely: [], ...answer };
   render(
     <MemoryRouter initialEntries={["/?late=1"]}>
-      <LikelyPlaces map={map} odds={odds} judged={whole} marks={marks} change={change} />
+      <QueryClientProvider client={queries}>
+        <LikelyPlaces map={map} odds={odds} judged={whole} marks={marks} change={change} />
+      </QueryClientProvider>
     </MemoryRouter>,
   );
 }
@@ -58,7 +64,9 @@ describe("before anything is marked", () => {
   it("the places where rounds start are offered, the commonest first", () => {
     render(
       <MemoryRouter initialEntries={["/?late=1"]}>
-        <BeforeAnyMark map={map} odds={odds} />
+        <QueryClientProvider client={queries}>
+          <BeforeAnyMark map={map} odds={odds} />
+        </QueryClientProvider>
       </MemoryRouter>,
     );
     const links = screen.getAllByRole("link");

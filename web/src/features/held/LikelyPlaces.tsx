@@ -5,6 +5,7 @@ import { Gate, narrowness } from "../../ui/Gate";
 import { Caution } from "../../ui/Notice";
 import { paths, techniqueOf } from "../map";
 import { settingQuery, type OddsData } from "../odds";
+import { PlacePicture } from "../picture";
 import type { Marks } from "./marks";
 import { Toggle } from "./Toggle";
 import { indexOf } from "../../model/mapIndex";
@@ -67,9 +68,10 @@ function Place({
     <li className="border-b border-rule">
       <Link
         to={paths.situation(map.id, situation.id) + settingQuery(params)}
-        className="grid min-h-11 grid-cols-[minmax(0,1fr)_88px_40px] items-center gap-x-3 py-1.5 no-underline hover:bg-lane/60"
+        className="grid min-h-11 grid-cols-[72px_minmax(0,1fr)_88px_40px] items-center gap-x-3 py-1.5 no-underline hover:bg-lane/60"
       >
-        <span style={narrowness(worth)}>
+        <PlacePicture map={map} place={situation.id} width={72} className="h-12 w-full" silent />
+        <span className="col-start-2" style={narrowness(worth)}>
           <span className="font-semibold">{situation.title}</span>
           <span className="block text-quiet">{says}</span>
         </span>

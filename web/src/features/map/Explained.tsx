@@ -5,6 +5,7 @@ import type { Overview } from "../odds";
 import { lowerFirst } from "./holes";
 import { reactionTitle } from "./titles";
 import { indexOf } from "../../model/mapIndex";
+import { PlacePicture } from "../picture";
 
 const AFTER = 250;
 const GRACE = 200;
@@ -26,7 +27,7 @@ function beside(gate: HTMLElement): Place {
     gate,
     situation: gate.dataset.situation ?? "",
     left: fits ? right : box.left - WIDTH - 6,
-    top: Math.min(box.top, window.innerHeight - 190),
+    top: Math.max(8, Math.min(box.top, window.innerHeight - 360)),
   };
 }
 
@@ -120,6 +121,7 @@ export function Explained({
       style={{ left: at.left, top: at.top, width: WIDTH }}
       className="fixed z-20 border-2 border-ink bg-ground p-2.5 text-[14px] max-lg:hidden"
     >
+      <PlacePicture map={map} place={situation.id} width={236} className="mb-1 max-h-40 w-full" silent />
       <p className="font-semibold">
         {situation.title}, {hundred(here.worth)} of 100
       </p>

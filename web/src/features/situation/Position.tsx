@@ -1,10 +1,10 @@
 import { Link, useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
 import { hundred, lateness, seconds } from "../../labels";
-import { BodyFigure } from "../../ui/body/BodyFigure";
 import { Gate, narrowness } from "../../ui/Gate";
 import { paths, placeTitle } from "../map";
 import { settingQuery } from "../odds";
+import { PlacePicture } from "../picture";
 import { HoldsHere } from "./HoldsHere";
 import { entriesTo } from "./places";
 import { Heading } from "../../ui/Heading";
@@ -39,7 +39,7 @@ export function Position({
         </span>
         <Gate worth={worth} late={situation.stage === "last-chance"} height={9} className="grow" />
       </div>
-      <BodyFigure held={situation.held} />
+      <PlacePicture map={map} place={situation.id} width={340} className="mx-auto max-h-[340px] w-full" />
       <Limbs situation={situation} />
       <p className="mt-2">
         <Link className="word" to={paths.edit(map.id, "situations", situation.id, settingQuery(params))}>

@@ -7,6 +7,7 @@ import { Gate, narrowness, Odds } from "../../ui/Gate";
 import { Caution } from "../../ui/Notice";
 import { lowerFirst, paths, placeTitle, techniqueOf, theyDo } from "../map";
 import { settingQuery } from "../odds";
+import { LandingPreview } from "../picture";
 import { closedInWords, insteadInWords } from "./closing";
 import { isSituation, likelihoodText } from "./places";
 import { ReactionForm, reactionKey } from "./ReactionForm";
@@ -250,13 +251,15 @@ function ResponseRow({
         <>
           <span className="min-w-0">
             {isSituation(map, odds.lands) ? (
-              <Link
-                to={paths.situation(map.id, odds.lands) + settingQuery(params)}
-                className="underline decoration-rule underline-offset-3 hover:decoration-ink"
-                style={narrowness(odds.worth)}
-              >
-                {landing}
-              </Link>
+              <LandingPreview map={map} place={odds.lands}>
+                <Link
+                  to={paths.situation(map.id, odds.lands) + settingQuery(params)}
+                  className="underline decoration-rule underline-offset-3 hover:decoration-ink"
+                  style={narrowness(odds.worth)}
+                >
+                  {landing}
+                </Link>
+              </LandingPreview>
             ) : (
               landing
             )}

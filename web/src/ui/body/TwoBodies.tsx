@@ -19,6 +19,8 @@ export function TwoBodies({
   held = {},
   says,
   width,
+  free = [],
+  onPick,
   className = "",
 }: {
   picture: Picture;
@@ -28,16 +30,21 @@ export function TwoBodies({
   says: string;
   /** About how wide it is shown, in pixels: lines keep their strength. */
   width: number;
+  /** What is known to be free, where parts can be marked. */
+  free?: readonly Segment[];
+  /** Called when a part of the bottom player is pressed. Whoever cannot press it needs another way beside it. */
+  onPick?: (segment: Segment) => void;
   className?: string;
 }) {
   const parts = new Set(SEGMENTS.filter((s) => s in held).map((s) => partOf(s, picture.near)));
+  const segmentOf = new Map(SEGMENTS.map((s) => [partOf(s, picture.near), s]));
+  const known = new Set([...parts, ...free.map((s) => partOf(s, picture.near))]);
+  const isUnsaid = (piece: Piece) => onPick !== undefined && piece.who === "you" && !known.has(piece.part);
   const isHeld = (piece: Piece) => piece.who === "you" && parts.has(piece.part);
   const ink = Math.max(1.3, width / 300);
   const gap = ink + (4 * width) / 260;
   const small = width < SMALL;
-  const pieces = small
-    ? picture.pieces.filter((p) => p.name !== "nose" && !p.name.startsWith("thumb"))
-    : picture.pieces;
+  const pieces = small ? picture.pieces.filter((piece) => !isSpeck(piece)) : picture.pieces;
   const fill = (piece: Piece) =>
     piece.who === "they" ? "var(--body-they)" : isHeld(piece) ? "var(--green)" : "var(--body-you)";
   return (
@@ -54,6 +61,8 @@ export function TwoBodies({
           key={piece.who + piece.name}
           data-part={piece.who === "you" ? piece.part : undefined}
           data-held={isHeld(piece)}
+          onClick={onPick && piece.who === "you" ? () => onPick(segmentOf.get(piece.part)!) : undefined}
+          className={onPick && piece.who === "you" ? "cursor-pointer" : undefined}
         >
           {piece.line && !small && (
             <path
@@ -70,6 +79,7 @@ export function TwoBodies({
               d={piece.line}
               stroke="var(--body-line)"
               strokeWidth={ink}
+              strokeDasharray={isUnsaid(piece) ? "4 4" : undefined}
               vectorEffect="non-scaling-stroke"
             />
           )}
@@ -85,13 +95,7 @@ export function TwoBodies({
       ))}
       {!small &&
         pieces
-          .filter(
-            (piece) =>
-              isHeld(piece) &&
-              piece.seen < HIDDEN &&
-              piece.name !== "nose" &&
-              !piece.name.startsWith("thumb"),
-          )
+          .filter((piece) => isHeld(piece) && piece.seen < HIDDEN && !isSpeck(piece))
           .map((piece) => (
             <path
               key={`hidden-${piece.name}`}
@@ -104,6 +108,11 @@ export function TwoBodies({
           ))}
     </svg>
   );
+}
+
+/** What cannot be made out where a picture is small, and what needs no outline of its own where it is hidden. */
+function isSpeck(piece: Piece): boolean {
+  return piece.name === "nose" || piece.name.startsWith("thumb");
 }
 
 /** What is held and what is free, in a sentence. */

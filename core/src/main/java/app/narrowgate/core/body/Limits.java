@@ -18,7 +18,7 @@ final class Limits {
     /** How far an upper arm turns about its length, degrees. */
     static final double ELBOW = 110;
     /** How far a foot points out of the plane in which its knee bends, degrees. */
-    static final double ANKLE = 55;
+    static final double ANKLE = 65;
     /** How far behind the plane of the chest an elbow goes, as the sine of the angle. */
     static final double SHOULDER_BACK = .80;
     /** How far across the chest an elbow goes, as the sine of the angle. */
@@ -28,6 +28,8 @@ final class Limits {
 
     /** A limb so straight that its bend has no direction, as the sine of the bend. */
     private static final double STRAIGHT = .30;
+    /** A foot so far pointed that it has no direction of its own, as the sine of the angle to the shin. */
+    private static final double POINTED = .60;
     /** An arm so far up that the shortest swing to it is a matter of chance, as the cosine of the angle to straight up. */
     private static final double OVERHEAD = .80;
 
@@ -52,7 +54,7 @@ final class Limits {
             turn(steps, share, knee(left), left ? KNEE_LEFT : KNEE_RIGHT, left ? ANKLE_LEFT : ANKLE_RIGHT, left ? TOE_LEFT : TOE_RIGHT);
             turn(steps, share, elbow(left), left ? ELBOW_LEFT : ELBOW_RIGHT, left ? WRIST_LEFT : WRIST_RIGHT,
                     left ? HAND_LEFT : HAND_RIGHT);
-            turn(steps, share, ankle(left), left ? ANKLE_LEFT : ANKLE_RIGHT, left ? TOE_LEFT : TOE_RIGHT);
+            turn(steps, Math.min(1, 2 * share), ankle(left), left ? ANKLE_LEFT : ANKLE_RIGHT, left ? TOE_LEFT : TOE_RIGHT);
             push(steps, share, shoulder(left), left ? ELBOW_LEFT : ELBOW_RIGHT, left ? WRIST_LEFT : WRIST_RIGHT,
                     left ? HAND_LEFT : HAND_RIGHT);
         }
@@ -100,7 +102,7 @@ final class Limits {
 
     private Turn twist(Frame trunk, Joint root, Joint middle, Joint end, Vector3D bend, double limit) {
         Vector3D upper = direction(root, middle);
-        return excess(upper, trunk.swung(upper, bend), direction(middle, end), limit);
+        return excess(upper, trunk.swung(upper, bend), direction(middle, end), limit, STRAIGHT);
     }
 
     private Turn ankle(boolean left) {
@@ -111,14 +113,14 @@ final class Limits {
         Vector3D shank = direction(knee, ankle);
         // The shin looks where the thigh would go on; that of a straight leg, where the belly looks.
         Vector3D forwards = thigh.add(pelvis.swung(thigh, pelvis.front()).multiply(.3));
-        return excess(shank, forwards, direction(ankle, left ? TOE_LEFT : TOE_RIGHT), ANKLE);
+        return excess(shank, forwards, direction(ankle, left ? TOE_LEFT : TOE_RIGHT), ANKLE, POINTED);
     }
 
     /** By how much {@code turned} is turned about {@code axis} from {@code neutral} beyond the limit. */
-    private static Turn excess(Vector3D axis, Vector3D neutral, Vector3D turned, double limit) {
+    private static Turn excess(Vector3D axis, Vector3D neutral, Vector3D turned, double limit, double straight) {
         Vector3D from = neutral.subtract(axis.multiply(neutral.dot(axis)));
         Vector3D to = turned.subtract(axis.multiply(turned.dot(axis)));
-        if (to.norm() < STRAIGHT || from.norm() < 1e-6) {
+        if (to.norm() < straight || from.norm() < 1e-6) {
             return Turn.NONE;
         }
         double angle = Math.toDegrees(StrictMath.atan2(from.cross(to).dot(axis), from.dot(to)));

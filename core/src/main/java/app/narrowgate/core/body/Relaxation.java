@@ -88,7 +88,7 @@ public final class Relaxation {
         if (done >= CONTACT_FROM) {
             part(Math.min(1, .4 + 1.2 * done));
         }
-        if (step % 3 == 0) {
+        if (step % 2 == 0) {
             for (Player player : Player.values()) {
                 new Limits(joints, player).ease(.25);
             }

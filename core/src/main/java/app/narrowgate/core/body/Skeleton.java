@@ -48,7 +48,7 @@ final class Skeleton {
                 range(ELBOW_LEFT, HAND_LEFT, .170, .221),
                 bone(HIP_LEFT, KNEE_LEFT, .245), range(WAIST, KNEE_LEFT, .155, .375),
                 bone(KNEE_LEFT, ANKLE_LEFT, .246), range(HIP_LEFT, ANKLE_LEFT, .130, .491),
-                bone(ANKLE_LEFT, TOE_LEFT, .115), range(KNEE_LEFT, TOE_LEFT, .250, .352));
+                bone(ANKLE_LEFT, TOE_LEFT, .115), range(KNEE_LEFT, TOE_LEFT, .232, .352));
         List<List<Rod>> groups = new ArrayList<>();
         for (Rod rod : left) {
             Rod right = rod.mirrored();

@@ -69,7 +69,7 @@ record Piece(Player player, String name, BodyPart part, List<Ball> balls, List<S
             Ball collar = ball(mean(at(Joint.NECK), at(Joint.WAIST), .06), .040);
             Ball throat = ball(mean(at(Joint.NECK), at(Joint.HEAD), .55), .034);
             add("head", BodyPart.HEAD, List.of(skull, head.chin()), new Seam("neck", throat), new Seam("nose", skull));
-            add("nose", BodyPart.HEAD, head.nose(), new Seam("head", skull));
+            add("nose", BodyPart.HEAD, head.nose(), new Seam("head", new Ball(head.nose().get(0).middle(), .011)));
             add("neck", BodyPart.HEAD, List.of(collar, throat), new Seam("head", throat), new Seam("chest", collar));
         }
 
