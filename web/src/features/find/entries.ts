@@ -120,7 +120,8 @@ export function entriesOf(map: Schemas["Map"], query: string): Entry[] {
       to: paths.add(map.id, list, query),
     })),
     // After all else, so that looking something up comes before changing it.
-    ...PART_LISTS.flatMap((list) =>
+    // A posture goes by the name of its place, and is reached from there.
+    ...PART_LISTS.filter((list) => list !== "postures").flatMap((list) =>
       partsOf(map, list).map((part) => ({
         kind: "Edit",
         title: part.title,

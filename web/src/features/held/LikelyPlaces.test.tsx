@@ -46,7 +46,7 @@ const marks = { where: "", held: ["head"], free: [], so: [], notSo: [] } as neve
 const change = vi.fn();
 // Nobody has drawn anything here.
 const queries = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } });
-queries.setQueryData(["pictures", "house", 1], { places: {}, pictures: {} });
+queries.setQueryData(["pictures", "house", 1], { places: {}, pictures: {}, drawings: {} });
 beforeEach(() => void change.mockClear());
 
 function judged(answer: Partial<Schemas["LikelySituations"]>) {

@@ -1,7 +1,7 @@
 import type { Schemas } from "../../api/client";
 import type { Segment } from "../../labels";
 import { TwoBodies } from "../../ui/body/TwoBodies";
-import { usePictures } from "../picture";
+import { pictureAt, usePictures } from "../picture";
 import type { Marks } from "./marks";
 
 /**
@@ -19,7 +19,7 @@ export function TouchPicture({
 }) {
   const pictures = usePictures(map).data;
   const place = placeToTouch(map, marks.where, pictures?.places ?? {});
-  const picture = place === undefined ? undefined : pictures?.pictures[pictures.places[place] ?? ""];
+  const picture = pictureAt(pictures, place);
   if (!picture) return null;
   return (
     <TwoBodies

@@ -1,3 +1,3 @@
 export { LandingPreview } from "./LandingPreview";
 export { PlacePicture } from "./PlacePicture";
-export { usePicture, usePictures } from "./pictures";
+export { pictureAt, usePicture, usePictures } from "./pictures";

@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, unwrap, type Schemas } from "../../api/client";
+import type { DrawnPicture } from "../../ui/body/parts";
 
 /** How the two bodies are at each place of a map; all come at once, so that none has to be waited for. */
 export function usePictures(map: Schemas["Map"] | undefined) {
@@ -12,8 +13,22 @@ export function usePictures(map: Schemas["Map"] | undefined) {
 }
 
 /** The picture of a place; undefined while it is on its way, and where nobody has drawn it. */
-export function usePicture(map: Schemas["Map"], place: string): Schemas["Picture"] | undefined {
-  const pictures = usePictures(map).data;
-  const posture = pictures?.places[place];
-  return posture === undefined ? undefined : pictures?.pictures[posture];
+export function usePicture(map: Schemas["Map"], place: string): DrawnPicture | undefined {
+  return pictureAt(usePictures(map).data, place);
+}
+
+/** The same of pictures that are there. */
+export function pictureAt(
+  pictures: Schemas["Pictures"] | undefined,
+  place: string | undefined,
+): DrawnPicture | undefined {
+  const picture = pictures?.pictures[pictures.places[place ?? ""] ?? ""];
+  const drawing = picture && pictures?.drawings[picture.drawing];
+  if (!picture || !drawing) return undefined;
+  const pieces = picture.swapped ? drawing.pieces.map(exchanged) : drawing.pieces;
+  return { ...picture, ...drawing, pieces };
+}
+
+function exchanged(piece: Schemas["PicturePiece"]): Schemas["PicturePiece"] {
+  return { ...piece, who: piece.who === "you" ? "they" : "you" };
 }

@@ -229,7 +229,7 @@ function ResponseRow({
   const landing = placeTitle(map, odds.lands);
   return (
     <li
-      className={`grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-3 gap-y-0.5 px-2 py-1 sm:grid-cols-[minmax(0,1fr)_88px_minmax(0,170px)_96px_30px_36px] ${
+      className={`grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-3 gap-y-0.5 px-2 py-1 sm:grid-cols-[minmax(0,1.5fr)_76px_minmax(0,1fr)_64px_30px_36px] ${
         odds.answered ? "" : "outline-1 outline-rust outline-dashed"
       }`}
     >

@@ -33,7 +33,7 @@ export function SituationPage() {
   return (
     <div
       data-moving={moving || undefined}
-      className="lg:grid lg:min-h-[calc(100dvh-52px)] lg:grid-cols-[300px_minmax(0,1fr)_248px] xl:grid-cols-[372px_minmax(0,1fr)_264px]"
+      className="lg:grid lg:min-h-[calc(100dvh-52px)] lg:grid-cols-[300px_minmax(0,1fr)_248px] xl:grid-cols-[352px_minmax(0,1fr)_248px]"
     >
       <Position map={data.map} situation={situation} worth={at.worth} />
       <main className="min-w-0 border-rule px-5 pt-2 pb-10 lg:border-x">

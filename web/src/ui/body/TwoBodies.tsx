@@ -1,14 +1,15 @@
 import type { Schemas } from "../../api/client";
 import { SEGMENT_LABEL, SEGMENTS, type Segment } from "../../labels";
-import { partOf } from "./parts";
+import { partOf, type DrawnPicture } from "./parts";
 
-type Picture = Schemas["Picture"];
-type Piece = Picture["pieces"][number];
+type Piece = Schemas["PicturePiece"];
 
+/** How wide the mark is under what lies near the mat; a stature is 1000. */
+const MARK = 90;
 /** Below this width a nose and a thumb are specks. */
 const SMALL = 90;
-/** Of a part that is held and less seen than this, the hidden outline is drawn in broken lines. */
-const HIDDEN = 0.3;
+/** Of a part that is held and less seen than this, the outline is drawn over all in broken lines. */
+const HIDDEN = 0.2;
 
 /**
  * Two bodies at a place: the bottom player light with what is held green, the top player grey. The paths come drawn and
@@ -23,7 +24,7 @@ export function TwoBodies({
   onPick,
   className = "",
 }: {
-  picture: Picture;
+  picture: DrawnPicture;
   /** What is held, by segment. */
   held?: Record<string, string>;
   /** What stands in the place of the picture for whoever does not see it; empty where words stand beside it. */
@@ -44,6 +45,7 @@ export function TwoBodies({
   const ink = Math.max(1.3, width / 300);
   const gap = ink + (4 * width) / 260;
   const small = width < SMALL;
+  const hidden = new Set([...parts].filter((part) => seenOf(picture, part) < HIDDEN));
   const pieces = small ? picture.pieces.filter((piece) => !isSpeck(piece)) : picture.pieces;
   const fill = (piece: Piece) =>
     piece.who === "they" ? "var(--body-they)" : isHeld(piece) ? "var(--green)" : "var(--body-you)";
@@ -55,7 +57,7 @@ export function TwoBodies({
       strokeLinejoin="round"
       {...(says ? { role: "img", "aria-label": says } : { "aria-hidden": true })}
     >
-      <path d={picture.ground} fill="var(--body-shade)" />
+      <path d={picture.ground} stroke="var(--body-shade)" strokeWidth={MARK} strokeLinecap="round" />
       {pieces.map((piece) => (
         <g
           key={piece.who + piece.name}
@@ -95,19 +97,30 @@ export function TwoBodies({
       ))}
       {!small &&
         pieces
-          .filter((piece) => isHeld(piece) && piece.seen < HIDDEN && !isSpeck(piece))
+          .filter((piece) => isHeld(piece) && hidden.has(piece.part) && isMain(piece))
           .map((piece) => (
             <path
               key={`hidden-${piece.name}`}
               d={piece.fill}
-              stroke="var(--green)"
+              stroke="var(--ink)"
               strokeWidth={ink}
-              strokeDasharray="4 3"
+              strokeDasharray="5 4"
               vectorEffect="non-scaling-stroke"
             />
           ))}
     </svg>
   );
+}
+
+/** How much of a part of the bottom player is seen, from 0 to 1. */
+function seenOf(picture: DrawnPicture, part: Piece["part"]): number {
+  const main = picture.pieces.filter((piece) => piece.who === "you" && piece.part === part && isMain(piece));
+  return main.reduce((sum, piece) => sum + piece.seen, 0) / Math.max(1, main.length);
+}
+
+/** What of a part tells where it is: neither its small pieces nor what joins it to others. */
+function isMain(piece: Piece): boolean {
+  return !isSpeck(piece) && !/^(neck|hand|foot)/.test(piece.name);
 }
 
 /** What cannot be made out where a picture is small, and what needs no outline of its own where it is hidden. */

@@ -1,11 +1,12 @@
 import type { Schemas } from "../../api/client";
 import type { Segment } from "../../labels";
 
-type Picture = Schemas["Picture"];
-type BodyPart = Picture["pieces"][number]["part"];
+/** A picture with what is to be painted. */
+export type DrawnPicture = Schemas["Picture"] & Schemas["Drawing"];
+type BodyPart = Schemas["PicturePiece"]["part"];
 
 /** Which part of the picture a segment is; "near" is the side on which they are, the left where there is none. */
-export function partOf(segment: Segment, near: Picture["near"]): BodyPart {
+export function partOf(segment: Segment, near: DrawnPicture["near"]): BodyPart {
   const side = near ?? "left";
   const other = side === "left" ? "right" : "left";
   switch (segment) {

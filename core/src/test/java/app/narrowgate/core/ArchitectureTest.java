@@ -43,7 +43,9 @@ class ArchitectureTest {
         MAY_IMPORT.put("progress", Set.of());
         MAY_IMPORT.put("revision", Set.of());
         MAY_IMPORT.put("trait", Set.of("check"));
-        MAY_IMPORT.put("map", Set.of("trait", "check"));
+        MAY_IMPORT.put("body", Set.of("check"));
+        MAY_IMPORT.put("map", Set.of("body", "trait", "check"));
+        MAY_IMPORT.put("picture", Set.of("body", "map", "trait", "check"));
         MAY_IMPORT.put("solve", Set.of("progress", "check"));
         MAY_IMPORT.put("odds", Set.of("solve", "map", "trait", "progress", "check"));
         MAY_IMPORT.put("gate", Set.of("odds", "solve", "map", "trait", "progress", "check"));

@@ -117,7 +117,8 @@ final class Capsules {
         double denominator = dd * ee - de * de;
         double s = denominator > 1e-12 ? clamped((de * er - dr * ee) / denominator) : .5;
         double t = ee < 1e-12 ? 0 : (de * s + er) / ee;
-        if (t < 0 || t > 1) {
+        // Past an end, or on a segment that is a point, the nearest is what of the other lies nearest to that end.
+        if (t < 0 || t > 1 || ee < 1e-12) {
             t = clamped(t);
             s = dd < 1e-12 ? 0 : clamped((de * t - dr) / dd);
         }

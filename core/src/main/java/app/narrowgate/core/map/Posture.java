@@ -59,6 +59,11 @@ public record Posture(Id id, String title, String says, Optional<View> view, Opt
                 Bodies.REACH.require("How far %s is moved up".formatted(joint), by.getZ());
             });
         }
+
+        /** True for one that differs from its base in nothing but who is who. */
+        public boolean isExchange() {
+            return swapped && !mirrored && moved.isEmpty() && contacts.isEmpty();
+        }
     }
 
     /** @throws RefusedException when the words are unfit */

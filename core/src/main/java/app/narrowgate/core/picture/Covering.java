@@ -3,68 +3,119 @@ package app.narrowgate.core.picture;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.BiPredicate;
+import java.util.function.IntPredicate;
 
 /**
  * Which piece covers which. Each is sampled into a grid of the picture as the front of its balls; where two overlap, every
  * cell votes for the one in front, and the pieces are put in an order in which as few votes as possible are against it: at
  * each step the piece is taken whose painting now costs least, nothing unless pieces cover each other in a ring.
  *
- * <p>Cost: the cells of all pieces, and pieces³.
+ * <p>Cost: the cells of all pieces and of all overlaps, and pieces³.
  */
 final class Covering {
 
     private static final double NOTHING = Double.NEGATIVE_INFINITY;
+    /** How far balls that stand for a limb lie apart, as a share of their radius. */
+    private static final double SPACING = .6;
     /** Two surfaces nearer than this lie in each other, and neither is in front; in stature. */
     private static final double TOGETHER = .002;
+    /** Flesh gives: a hand that grips lies in what it grips by no more than this, and is shown. */
+    private static final double FLESH = .015;
+    /** The same for pieces that hang together: round a joint they lie in each other, and look the same in either order. */
+    private static final double JOINED = .05;
 
-    private final int width;
-    private final int height;
+    private final double cell;
     private final double left;
     private final double bottom;
-    private final double cell;
-    /** How far the front of each piece is towards whoever looks, cell by cell. */
-    private final double[][] fronts;
+    private final int width;
+    private final List<Layer> layers;
+    private final BiPredicate<Integer, Integer> joined;
     private final int[] order;
+    private final int[] seen;
+    private final int[] painted;
 
-    Covering(List<List<Disc>> pieces, double cell) {
+    /**
+     * Sorts pieces.
+     *
+     * @param pieces the discs of each
+     * @param cell how fine the grid is, in stature
+     * @param joined true for the places of two pieces that hang together
+     */
+    Covering(List<List<Disc>> pieces, double cell, BiPredicate<Integer, Integer> joined) {
         this.cell = cell;
-        double right = NOTHING;
-        double top = NOTHING;
-        double least = Double.POSITIVE_INFINITY;
-        double low = Double.POSITIVE_INFINITY;
-        for (Disc disc : pieces.stream().flatMap(List::stream).toList()) {
-            least = Math.min(least, disc.x() - disc.radius());
-            low = Math.min(low, disc.y() - disc.radius());
-            right = Math.max(right, disc.x() + disc.radius());
-            top = Math.max(top, disc.y() + disc.radius());
-        }
-        left = least;
-        bottom = low;
-        width = (int) Math.ceil((right - left) / cell) + 1;
-        height = (int) Math.ceil((top - bottom) / cell) + 1;
-        fronts = new double[pieces.size()][];
-        for (int i = 0; i < pieces.size(); i++) {
-            fronts[i] = front(pieces.get(i));
-        }
+        this.joined = joined;
+        List<Disc> all = pieces.stream().flatMap(List::stream).toList();
+        left = all.stream().mapToDouble(d -> d.x() - d.radius()).min().orElse(0);
+        bottom = all.stream().mapToDouble(d -> d.y() - d.radius()).min().orElse(0);
+        width = (int) Math.ceil((all.stream().mapToDouble(d -> d.x() + d.radius()).max().orElse(0) - left) / cell) + 1;
+        int height = (int) Math.ceil((all.stream().mapToDouble(d -> d.y() + d.radius()).max().orElse(0) - bottom) / cell) + 1;
+        layers = pieces.stream().map(Layer::new).toList();
         order = sorted(votes());
+        seen = inFront(width * height);
+        painted = inOrder(width * height);
     }
 
-    private double[] front(List<Disc> discs) {
-        double[] front = new double[width * height];
-        Arrays.fill(front, NOTHING);
-        // A chain of three follows a limb; more are a trunk or a foot, filled from every pair and every mean of three.
-        for (int i = 0; i < discs.size(); i++) {
-            for (int j = i + 1; j < discs.size(); j++) {
-                fill(front, discs.get(i), discs.get(j));
-                for (int k = j + 1; k < discs.size(); k++) {
-                    Disc third = discs.get(k);
-                    for (double share = .25; share < 1; share += .25) {
-                        fill(front, between(discs.get(i), discs.get(j), share), third);
+    /** How far the front of a piece is towards whoever looks, in the cells in which it may lie. */
+    private final class Layer {
+        private final int fromColumn;
+        private final int toColumn;
+        private final int fromRow;
+        private final int toRow;
+        private final double[] front;
+
+        Layer(List<Disc> discs) {
+            fromColumn = discs.stream().mapToInt(d -> (int) Math.ceil((d.x() - d.radius() - left) / cell)).min().orElse(0);
+            toColumn = discs.stream().mapToInt(d -> (int) ((d.x() + d.radius() - left) / cell)).max().orElse(-1);
+            fromRow = discs.stream().mapToInt(d -> (int) Math.ceil((d.y() - d.radius() - bottom) / cell)).min().orElse(0);
+            toRow = discs.stream().mapToInt(d -> (int) ((d.y() + d.radius() - bottom) / cell)).max().orElse(-1);
+            front = new double[Math.max(0, toColumn - fromColumn + 1) * Math.max(0, toRow - fromRow + 1)];
+            Arrays.fill(front, NOTHING);
+            fill(discs);
+        }
+
+        double at(int column, int row) {
+            return front[(row - fromRow) * (toColumn - fromColumn + 1) + column - fromColumn];
+        }
+
+        /** Up to three discs follow a limb; more are a trunk or a foot, whose inside lies between means of every two. */
+        private void fill(List<Disc> discs) {
+            for (int i = 0; i < discs.size(); i++) {
+                for (int j = i + 1; j < discs.size(); j++) {
+                    fill(discs.get(i), discs.get(j));
+                    for (int k = j + 1; k < discs.size() && discs.size() > 3; k++) {
+                        fill(between(discs.get(i), discs.get(j), .5), discs.get(k));
                     }
                 }
             }
         }
-        return front;
+
+        private void fill(Disc a, Disc b) {
+            double length = Math.sqrt((b.x() - a.x()) * (b.x() - a.x()) + (b.y() - a.y()) * (b.y() - a.y())
+                    + (b.near() - a.near()) * (b.near() - a.near()));
+            int steps = Math.max(1, (int) Math.ceil(length / (SPACING * Math.min(a.radius(), b.radius()))));
+            for (int i = 0; i <= steps; i++) {
+                splat(between(a, b, (double) i / steps));
+            }
+        }
+
+        private void splat(Disc disc) {
+            int low = Math.max(fromRow, (int) Math.ceil((disc.y() - disc.radius() - bottom) / cell));
+            int high = Math.min(toRow, (int) ((disc.y() + disc.radius() - bottom) / cell));
+            for (int row = low; row <= high; row++) {
+                double dy = bottom + row * cell - disc.y();
+                double half = Math.sqrt(Math.max(0, disc.radius() * disc.radius() - dy * dy));
+                int from = Math.max(fromColumn, (int) Math.ceil((disc.x() - half - left) / cell));
+                int to = Math.min(toColumn, (int) ((disc.x() + half - left) / cell));
+                int at = (row - fromRow) * (toColumn - fromColumn + 1) - fromColumn;
+                for (int column = from; column <= to; column++) {
+                    double dx = left + column * cell - disc.x();
+                    double near = disc.near() + Math.sqrt(Math.max(0, half * half - dx * dx));
+                    front[at + column] = Math.max(front[at + column], near);
+                }
+            }
+        }
     }
 
     private static Disc between(Disc a, Disc b, double share) {
@@ -72,56 +123,33 @@ final class Covering {
                 a.radius() + share * (b.radius() - a.radius()), a.near() + share * (b.near() - a.near()));
     }
 
-    private void fill(double[] front, Disc a, Disc b) {
-        double length = Math.sqrt((b.x() - a.x()) * (b.x() - a.x()) + (b.y() - a.y()) * (b.y() - a.y())
-                + (b.near() - a.near()) * (b.near() - a.near()));
-        int steps = Math.max(1, (int) Math.ceil(length / (.25 * Math.min(a.radius(), b.radius()))));
-        for (int i = 0; i <= steps; i++) {
-            splat(front, between(a, b, (double) i / steps));
-        }
-    }
-
-    private void splat(double[] front, Disc disc) {
-        int from = Math.max(0, (int) Math.ceil((disc.x() - disc.radius() - left) / cell));
-        int to = Math.min(width - 1, (int) ((disc.x() + disc.radius() - left) / cell));
-        int low = Math.max(0, (int) Math.ceil((disc.y() - disc.radius() - bottom) / cell));
-        int high = Math.min(height - 1, (int) ((disc.y() + disc.radius() - bottom) / cell));
-        for (int row = low; row <= high; row++) {
-            double dy = bottom + row * cell - disc.y();
-            for (int column = from; column <= to; column++) {
-                double dx = left + column * cell - disc.x();
-                double square = disc.radius() * disc.radius() - dx * dx - dy * dy;
-                if (square >= 0) {
-                    int at = row * width + column;
-                    front[at] = Math.max(front[at], disc.near() + Math.sqrt(square));
-                }
-            }
-        }
-    }
-
     /** {@code votes[i][j]}: in how many cells i lies in front of j. */
     private int[][] votes() {
-        int[][] votes = new int[fronts.length][fronts.length];
-        int[] here = new int[fronts.length];
-        for (int at = 0; at < width * height; at++) {
-            int found = 0;
-            for (int i = 0; i < fronts.length; i++) {
-                if (fronts[i][at] > NOTHING) {
-                    here[found++] = i;
-                }
-            }
-            for (int a = 0; a < found; a++) {
-                for (int b = a + 1; b < found; b++) {
-                    double ahead = fronts[here[a]][at] - fronts[here[b]][at];
-                    if (ahead > TOGETHER) {
-                        votes[here[a]][here[b]]++;
-                    } else if (ahead < -TOGETHER) {
-                        votes[here[b]][here[a]]++;
-                    }
-                }
+        int[][] votes = new int[layers.size()][layers.size()];
+        for (int i = 0; i < layers.size(); i++) {
+            for (int j = i + 1; j < layers.size(); j++) {
+                vote(votes, i, j);
             }
         }
         return votes;
+    }
+
+    private void vote(int[][] votes, int i, int j) {
+        Layer one = layers.get(i);
+        Layer other = layers.get(j);
+        double together = joined.test(i, j) ? JOINED : TOGETHER;
+        for (int row = Math.max(one.fromRow, other.fromRow); row <= Math.min(one.toRow, other.toRow); row++) {
+            for (int column = Math.max(one.fromColumn, other.fromColumn);
+                    column <= Math.min(one.toColumn, other.toColumn); column++) {
+                double ahead = one.at(column, row) - other.at(column, row);
+                // Nothing less nothing is no number, and anything less nothing is without end: neither votes.
+                if (ahead > together && ahead < Double.POSITIVE_INFINITY) {
+                    votes[i][j]++;
+                } else if (ahead < -together && ahead > NOTHING) {
+                    votes[j][i]++;
+                }
+            }
+        }
     }
 
     private static int[] sorted(int[][] votes) {
@@ -155,96 +183,102 @@ final class Covering {
         return order.clone();
     }
 
-    /** The piece that is seen in each cell, or -1. */
-    private int[] seen() {
-        int[] seen = new int[width * height];
-        for (int at = 0; at < seen.length; at++) {
-            seen[at] = -1;
-            for (int i = 0; i < fronts.length; i++) {
-                if (fronts[i][at] > NOTHING && (seen[at] < 0 || fronts[i][at] > fronts[seen[at]][at])) {
-                    seen[at] = i;
+    /** The piece that is in front in each cell, or -1. */
+    private int[] inFront(int cells) {
+        int[] pieces = new int[cells];
+        Arrays.fill(pieces, -1);
+        double[] nearest = new double[cells];
+        Arrays.fill(nearest, NOTHING);
+        for (int i = 0; i < layers.size(); i++) {
+            int piece = i;
+            eachCell(i, (at, near) -> {
+                if (near > nearest[at]) {
+                    nearest[at] = near;
+                    pieces[at] = piece;
+                }
+            });
+        }
+        return pieces;
+    }
+
+    /** The piece that is seen in each cell when all are painted in their order, or -1. */
+    private int[] inOrder(int cells) {
+        int[] pieces = new int[cells];
+        Arrays.fill(pieces, -1);
+        for (int piece : order) {
+            eachCell(piece, (at, near) -> pieces[at] = piece);
+        }
+        return pieces;
+    }
+
+    private interface Cell {
+        void at(int cell, double near);
+    }
+
+    /** Every cell in which a piece lies. */
+    private void eachCell(int piece, Cell visit) {
+        Layer layer = layers.get(piece);
+        for (int row = layer.fromRow; row <= layer.toRow; row++) {
+            for (int column = layer.fromColumn; column <= layer.toColumn; column++) {
+                double near = layer.at(column, row);
+                if (near > NOTHING) {
+                    visit.at(row * width + column, near);
                 }
             }
         }
-        return seen;
     }
 
     /** How much of a piece is seen, as a share of what would be seen of it alone. */
     double[] shares() {
-        int[] whole = new int[fronts.length];
-        int[] visible = new int[fronts.length];
-        int[] seen = seen();
-        for (int at = 0; at < seen.length; at++) {
-            for (int i = 0; i < fronts.length; i++) {
-                whole[i] += fronts[i][at] > NOTHING ? 1 : 0;
-            }
-            if (seen[at] >= 0) {
-                visible[seen[at]]++;
-            }
-        }
-        double[] shares = new double[fronts.length];
+        int[] visible = new int[layers.size()];
+        Arrays.stream(painted).filter(piece -> piece >= 0).forEach(piece -> visible[piece]++);
+        double[] shares = new double[layers.size()];
         for (int i = 0; i < shares.length; i++) {
-            shares[i] = whole[i] == 0 ? 0 : (double) visible[i] / whole[i];
+            int[] whole = {0};
+            eachCell(i, (at, near) -> whole[0]++);
+            shares[i] = whole[0] == 0 ? 0 : (double) visible[i] / whole[0];
         }
         return shares;
     }
 
     /**
-     * The share of painted cells in which the order shows a piece that lies behind another by more than
-     * {@code depth} of stature.
+     * The share of painted cells in which the order shows a piece that lies behind another, further than flesh gives.
+     * Pieces that hang together are not counted: they lie in each other, have one colour and no line between them.
      */
-    double wrong(double depth) {
-        int[] seen = seen();
-        int[] painted = new int[seen.length];
-        Arrays.fill(painted, -1);
-        for (int piece : order) {
-            for (int at = 0; at < painted.length; at++) {
-                if (fronts[piece][at] > NOTHING) {
-                    painted[at] = piece;
-                }
-            }
-        }
-        int all = 0;
-        int wrong = 0;
-        for (int at = 0; at < seen.length; at++) {
-            if (seen[at] >= 0) {
-                all++;
-                wrong += fronts[seen[at]][at] - fronts[painted[at]][at] > depth ? 1 : 0;
-            }
-        }
-        return (double) wrong / all;
+    double wrong() {
+        long all = Arrays.stream(seen).filter(piece -> piece >= 0).count();
+        return (double) wrongCells().stream().mapToInt(pair -> pair[2]).sum() / all;
     }
 
-    /** Where of a piece something is seen nearest to the middle of all that is seen of it; nothing where none is. */
-    List<double[]> anchors() {
-        int[] seen = seen();
-        double[] x = new double[fronts.length];
-        double[] y = new double[fronts.length];
-        int[] count = new int[fronts.length];
+    /**
+     * The two pieces that are shown the wrong way round in most cells, one of which is {@code wanted}; empty when none are,
+     * or in so few cells.
+     */
+    Optional<int[]> worst(int fewest, IntPredicate wanted) {
+        return wrongCells().stream().filter(pair -> pair[2] > fewest && (wanted.test(pair[0]) || wanted.test(pair[1]))).reduce((a, b) -> b[2] > a[2] ? b : a)
+                .map(pair -> new int[] {pair[0], pair[1]});
+    }
+
+    /** The piece that should be seen, the one that is, and in how many cells. */
+    private List<int[]> wrongCells() {
+        int[][] count = new int[layers.size()][layers.size()];
         for (int at = 0; at < seen.length; at++) {
-            if (seen[at] >= 0) {
-                x[seen[at]] += at % width;
-                y[seen[at]] += at / width;
-                count[seen[at]]++;
-            }
-        }
-        double[] nearest = new double[fronts.length];
-        Arrays.fill(nearest, Double.POSITIVE_INFINITY);
-        List<double[]> anchors = new ArrayList<>();
-        for (int i = 0; i < fronts.length; i++) {
-            anchors.add(new double[0]);
-        }
-        for (int at = 0; at < seen.length; at++) {
-            int i = seen[at];
-            if (i >= 0) {
-                double dx = at % width - x[i] / count[i];
-                double dy = at / width - y[i] / count[i];
-                if (dx * dx + dy * dy < nearest[i]) {
-                    nearest[i] = dx * dx + dy * dy;
-                    anchors.set(i, new double[] {left + at % width * cell, bottom + at / width * cell});
+            if (seen[at] >= 0 && seen[at] != painted[at] && !joined.test(seen[at], painted[at])) {
+                int column = at % width;
+                int row = at / width;
+                if (layers.get(seen[at]).at(column, row) - layers.get(painted[at]).at(column, row) > FLESH) {
+                    count[seen[at]][painted[at]]++;
                 }
             }
         }
-        return anchors;
+        List<int[]> pairs = new ArrayList<>();
+        for (int i = 0; i < count.length; i++) {
+            for (int j = 0; j < count.length; j++) {
+                if (count[i][j] > 0) {
+                    pairs.add(new int[] {i, j, count[i][j]});
+                }
+            }
+        }
+        return pairs;
     }
 }

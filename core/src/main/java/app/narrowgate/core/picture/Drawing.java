@@ -5,7 +5,7 @@ import app.narrowgate.core.body.Player;
 import app.narrowgate.core.body.View;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.apache.commons.geometry.euclidean.threed.Vector3D;
 
@@ -17,7 +17,8 @@ import org.apache.commons.geometry.euclidean.threed.Vector3D;
 public final class Drawing {
 
     /** Cells of the grid in which pieces vote for what covers what, in stature. */
-    static final double CELL = .006;
+    static final double CELL = .008;
+    private static final double FINE_CELL = .003;
     /** How far round a seam lines are left out, as a multiple of the radius there. */
     private static final double ROUND_A_SEAM = 1.3;
     /** How deep in its neighbour an outline must lie to be left out, in stature. */
@@ -25,12 +26,19 @@ public final class Drawing {
     /** What lies lower than this marks the ground, in stature. */
     private static final double LOW = .10;
     private static final double MARGIN = .025;
+    /** How many limbs of a posture are halved at most, from which length on, and for how many cells it is not worth it. */
+    private static final int MOST_HALVED = 8;
+    private static final double SHORTEST_HALVED = .05;
+    private static final int FEW_CELLS = 4;
+    /** What is seen less than this is not seen. */
+    private static final double LEAST_SEEN = .005;
 
     private final Bodies bodies;
-    private final View view;
+    private final Camera camera;
     private final List<Piece> pieces;
     private final List<List<Disc>> discs;
     private final List<Hull> hulls;
+    private final List<List<Seam>> seams;
     private final double left;
     private final double top;
     private final int width;
@@ -38,10 +46,11 @@ public final class Drawing {
 
     private Drawing(Bodies bodies, View view) {
         this.bodies = bodies;
-        this.view = view;
-        pieces = Stream.of(Player.values()).flatMap(player -> Piece.of(bodies, player).stream()).toList();
-        discs = pieces.stream().map(piece -> piece.balls().stream().map(ball -> Disc.of(ball, view)).toList()).toList();
+        camera = Camera.of(view);
+        pieces = parted(Stream.of(Player.values()).flatMap(player -> Piece.of(bodies, player).stream()).toList());
+        discs = pieces.stream().map(this::discs).toList();
         hulls = discs.stream().map(Hull::new).toList();
+        seams = pieces.stream().map(this::seams).toList();
         double right = discs.stream().flatMap(List::stream).mapToDouble(d -> d.x() + d.radius()).max().orElse(0) + MARGIN;
         double bottom = discs.stream().flatMap(List::stream).mapToDouble(d -> d.y() - d.radius()).min().orElse(0) - MARGIN;
         left = discs.stream().flatMap(List::stream).mapToDouble(d -> d.x() - d.radius()).min().orElse(0) - MARGIN;
@@ -55,98 +64,138 @@ public final class Drawing {
         return new Drawing(bodies, view).picture();
     }
 
+    /**
+     * How much of a picture shows what lies behind something else, further than flesh gives: 0 to 1. Measured in a grid
+     * finer than that in which the order was found.
+     */
+    public static double wrong(Bodies bodies, View view) {
+        return new Drawing(bodies, view).covering(FINE_CELL).wrong();
+    }
+
+    private Covering covering(double cell) {
+        return covering(pieces, cell);
+    }
+
+    private Covering covering(List<Piece> of, double cell) {
+        return new Covering(of.stream().map(this::discs).toList(), cell, (one, other) -> of.get(one).hangsTogetherWith(of.get(other)));
+    }
+
+    private List<Disc> discs(Piece piece) {
+        return piece.balls().stream().map(camera::disc).toList();
+    }
+
+    private static boolean isHalved(Piece piece) {
+        return piece.halves().size() > 1 && piece.length() >= SHORTEST_HALVED;
+    }
+
+    /** Two limbs that wind round each other are in no order; halved, their halves are. */
+    private List<Piece> parted(List<Piece> whole) {
+        List<Piece> parted = new ArrayList<>(whole);
+        for (int round = 0; round < MOST_HALVED; round++) {
+            Optional<int[]> wound = covering(parted, CELL).worst(FEW_CELLS, piece -> isHalved(parted.get(piece)));
+            if (wound.isEmpty()) {
+                break;
+            }
+            Piece one = parted.get(wound.get()[0]);
+            Piece other = parted.get(wound.get()[1]);
+            Piece longer = !isHalved(other) || isHalved(one) && one.length() >= other.length() ? one : other;
+            int at = parted.indexOf(longer);
+            parted.remove(at);
+            parted.addAll(at, longer.halves());
+        }
+        return List.copyOf(parted);
+    }
+
     private Picture picture() {
-        Covering covering = new Covering(discs, CELL);
+        Covering covering = covering(CELL);
         double[] shares = covering.shares();
-        List<double[]> anchors = covering.anchors();
         List<Picture.Painted> painted = new ArrayList<>();
         for (int i : covering.order()) {
             Piece piece = pieces.get(i);
             Hull hull = hulls.get(i);
-            Disc middle = discs.get(i).get(discs.get(i).size() / 2);
-            double[] anchor = anchors.get(i).length == 0 ? new double[] {middle.x(), middle.y()} : anchors.get(i);
+            // What nobody sees has no line; of the bottom player its outline is still asked for, where it is held.
+            boolean isSeen = shares[i] >= LEAST_SEEN;
+            if (!isSeen && piece.player() == Player.THEY) {
+                continue;
+            }
+            List<List<Hull.Stretch>> lines = isSeen ? hull.runs(point -> !isSeam(seams.get(i), point, false)) : List.of();
+            // Only of the bottom player a part can have a colour of its own.
+            List<List<Hull.Stretch>> parted = isSeen && piece.player() == Player.YOU ? hull.runs(point -> isSeam(seams.get(i), point, true)) : List.of();
             painted.add(new Picture.Painted(piece.player(), piece.name(), piece.part(), path(List.of(hull.outline()), true),
-                    path(hull.runs(point -> !isSeam(piece, point, false)), false),
-                    path(hull.runs(point -> isSeam(piece, point, true)), false),
-                    "head".equals(piece.name()) ? hair(piece.player()) : "", Math.round(shares[i] * 1000) / 1000.0,
-                    across(anchor[0]), down(anchor[1])));
+                    path(lines, false), path(parted, false),
+                    "head".equals(piece.name()) ? hair(piece.player()) : "", Math.round(shares[i] * 100) / 100.0));
         }
         return new Picture(width, height, ground(), painted);
     }
 
-    /** True where an outline lies within a piece with which this one hangs together, of another part if so asked. */
-    private boolean isSeam(Piece piece, double[] point, boolean ofAnotherPart) {
+    /** Where a piece hangs together with another in the picture. */
+    private record Seam(double x, double y, double reach, Hull with, boolean ofAnotherPart) {
+    }
+
+    private List<Seam> seams(Piece piece) {
+        List<Seam> found = new ArrayList<>();
         for (Piece.Seam seam : piece.seams()) {
-            Disc around = Disc.of(seam.around(), view);
-            double reach = ROUND_A_SEAM * around.radius();
-            if (Math.hypot(point[0] - around.x(), point[1] - around.y()) < reach) {
-                for (int i = 0; i < pieces.size(); i++) {
-                    Piece other = pieces.get(i);
-                    if (other.player() == piece.player() && other.name().equals(seam.with())
-                            && (!ofAnotherPart || other.part() != piece.part())
-                            && hulls.get(i).depth(point[0], point[1]) > WITHIN) {
-                        return true;
-                    }
+            Disc around = camera.disc(seam.around());
+            for (int i = 0; i < pieces.size(); i++) {
+                Piece other = pieces.get(i);
+                if (other != piece && other.player() == piece.player() && other.name().equals(seam.with())) {
+                    found.add(new Seam(around.x(), around.y(), ROUND_A_SEAM * around.radius(), hulls.get(i),
+                            other.part() != piece.part()));
                 }
             }
         }
-        return false;
+        return found;
+    }
+
+    /** True where an outline lies within a piece with which this one hangs together, of another part if so asked. */
+    private static boolean isSeam(List<Seam> seams, double[] point, boolean ofAnotherPart) {
+        return seams.stream().anyMatch(seam -> (!ofAnotherPart || seam.ofAnotherPart())
+                && Math.hypot(point[0] - seam.x(), point[1] - seam.y()) < seam.reach()
+                && seam.with().depth(point[0], point[1]) > WITHIN);
     }
 
     private String hair(Player player) {
-        StringBuilder path = new StringBuilder();
-        for (double[] point : Head.of(bodies, player).hair(view)) {
-            path.append(path.isEmpty() ? 'M' : 'L').append(point(point));
-        }
-        return path.isEmpty() ? "" : path.append('Z').toString();
+        Pen pen = new Pen();
+        List<double[]> points = Head.of(bodies, player).hair(camera);
+        points.forEach(point -> pen.line(across(point[0]), down(point[1])));
+        return points.isEmpty() ? "" : pen.close().toString();
     }
 
-    /** Balls near the mat, straight down on it. */
+    /** Lines through balls near the mat, straight down on it. */
     private String ground() {
-        StringBuilder path = new StringBuilder();
+        Pen pen = new Pen();
         for (Piece piece : pieces) {
-            List<Disc> shadows = piece.balls().stream().filter(ball -> ball.middle().getZ() - ball.radius() < LOW)
-                    .map(ball -> new Ball(Vector3D.of(ball.middle().getX(), ball.middle().getY(), 0), ball.radius()))
-                    .map(ball -> Disc.of(ball, view)).toList();
-            if (!shadows.isEmpty()) {
-                path.append(path(List.of(new Hull(shadows).outline()), true));
+            List<Ball> low = piece.balls().stream().filter(ball -> ball.middle().getZ() - ball.radius() < LOW).toList();
+            pen.lift();
+            for (Ball ball : low.size() < 2 || !piece.name().matches("chest|pelvis|head|thigh.*|shank.*|forearm.*|foot.*")
+                    ? List.<Ball>of() : List.of(low.get(0), low.get(low.size() - 1))) {
+                Disc shadow = camera.disc(new Ball(Vector3D.of(ball.middle().getX(), ball.middle().getY(), 0), 0));
+                pen.line(across(shadow.x()), down(shadow.y()));
             }
         }
-        return path.toString();
+        return pen.toString();
     }
 
     private String path(List<List<Hull.Stretch>> runs, boolean closed) {
-        StringBuilder path = new StringBuilder();
+        Pen pen = new Pen();
         for (List<Hull.Stretch> run : runs) {
-            String at = "";
+            pen.lift();
+            double[] start = run.get(0).at(0);
+            pen.line(across(start[0]), down(start[1]));
             for (Hull.Stretch stretch : run) {
-                String from = point(stretch.at(0));
-                String to = point(stretch.at(1));
-                if (at.isEmpty()) {
-                    path.append('M').append(from);
-                }
-                at = to;
-                if (from.equals(to)) {
-                    continue;
-                }
+                double[] end = stretch.at(1);
                 if (stretch instanceof Hull.Arc arc) {
-                    long radius = Math.round(arc.disc().radius() * Picture.STATURE);
-                    // The picture's y runs downwards, so that anticlockwise is the sweep 0.
-                    path.append(String.format(Locale.ROOT, "A%d %d 0 %d 0 %s", radius, radius,
-                            arc.to() - arc.from() > Math.PI ? 1 : 0, to));
+                    pen.arc((int) Math.round(arc.disc().radius() * Picture.STATURE), arc.to() - arc.from() > Math.PI,
+                            across(end[0]), down(end[1]));
                 } else {
-                    path.append('L').append(to);
+                    pen.line(across(end[0]), down(end[1]));
                 }
             }
             if (closed) {
-                path.append('Z');
+                pen.close();
             }
         }
-        return path.toString();
-    }
-
-    private String point(double[] point) {
-        return across(point[0]) + " " + down(point[1]);
+        return pen.toString();
     }
 
     private int across(double x) {

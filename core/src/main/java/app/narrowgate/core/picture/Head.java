@@ -3,7 +3,6 @@ package app.narrowgate.core.picture;
 import app.narrowgate.core.body.Bodies;
 import app.narrowgate.core.body.Joint;
 import app.narrowgate.core.body.Player;
-import app.narrowgate.core.body.View;
 import java.util.ArrayList;
 import java.util.List;
 import org.apache.commons.geometry.euclidean.threed.Vector3D;
@@ -19,7 +18,7 @@ record Head(Vector3D middle, Vector3D face, Vector3D crown) {
     /** Half the opening of the cap of hair, as a cosine: 82 degrees. */
     private static final double HAIRLINE = StrictMath.cos(Math.toRadians(82));
     private static final double SKULL = .055;
-    private static final int STEPS = 40;
+    private static final int STEPS = 14;
 
     static Head of(Bodies bodies, Player player) {
         Vector3D head = bodies.at(player, Joint.HEAD);
@@ -48,9 +47,9 @@ record Head(Vector3D middle, Vector3D face, Vector3D crown) {
      * what of the skull lies within 82 degrees of a direction behind and above; its edge is the part of that circle which
      * looks this way, joined along the edge of the skull.
      */
-    List<double[]> hair(View view) {
+    List<double[]> hair(Camera camera) {
         Vector3D axis = face.multiply(-.8).add(crown.multiply(.6)).normalize();
-        Vector3D towards = view.towards();
+        Vector3D towards = camera.towards();
         double height = axis.dot(towards);
         double reach = Math.sqrt(1 - HAIRLINE * HAIRLINE);
         Vector3D tilt = towards.subtract(axis.multiply(height));
@@ -60,27 +59,27 @@ record Head(Vector3D middle, Vector3D face, Vector3D crown) {
         double least = HAIRLINE * height - reach * tilt.norm();
         double most = HAIRLINE * height + reach * tilt.norm();
         if (most <= 0) {
-            return height > 0 ? rim(view) : List.of();
+            return height > 0 ? rim(camera) : List.of();
         }
         double half = least >= 0 ? Math.PI : StrictMath.acos(-HAIRLINE * height / (reach * tilt.norm()));
         List<double[]> points = new ArrayList<>();
         for (int i = 0; i <= STEPS; i++) {
             double angle = -half + 2 * half * i / STEPS;
-            points.add(place(view, axis.multiply(HAIRLINE).add(one.multiply(reach * StrictMath.cos(angle)))
+            points.add(place(camera, axis.multiply(HAIRLINE).add(one.multiply(reach * StrictMath.cos(angle)))
                     .add(other.multiply(reach * StrictMath.sin(angle)))));
         }
         if (half < Math.PI) {
-            points.addAll(edge(view, axis, points.get(points.size() - 1), points.get(0)));
+            points.addAll(edge(camera, axis, points.get(points.size() - 1), points.get(0)));
         }
         return points;
     }
 
     /** The skull's edge where hair covers it, from the end of the hairline back to its beginning. */
-    private List<double[]> edge(View view, Vector3D axis, double[] from, double[] to) {
-        double[] centre = place(view, Vector3D.ZERO);
+    private List<double[]> edge(Camera camera, Vector3D axis, double[] from, double[] to) {
+        double[] centre = place(camera, Vector3D.ZERO);
         double a = StrictMath.atan2(from[1] - centre[1], from[0] - centre[0]);
         double b = StrictMath.atan2(to[1] - centre[1], to[0] - centre[0]);
-        double towardsHair = StrictMath.atan2(axis.dot(view.up()), axis.dot(view.right()));
+        double towardsHair = StrictMath.atan2(axis.dot(camera.up()), axis.dot(camera.right()));
         double way = turn(b - a);
         // Of the two ways round, the one that passes where the hair is.
         if (turn(towardsHair - a) > way) {
@@ -95,8 +94,8 @@ record Head(Vector3D middle, Vector3D face, Vector3D crown) {
     }
 
     /** The whole edge of the skull. */
-    private List<double[]> rim(View view) {
-        double[] centre = place(view, Vector3D.ZERO);
+    private List<double[]> rim(Camera camera) {
+        double[] centre = place(camera, Vector3D.ZERO);
         List<double[]> points = new ArrayList<>();
         for (int i = 0; i < STEPS; i++) {
             double angle = 2 * Math.PI * i / STEPS;
@@ -112,8 +111,8 @@ record Head(Vector3D middle, Vector3D face, Vector3D crown) {
     }
 
     /** Where a point of the skull is in the picture; a direction of length one, or none for its middle. */
-    private double[] place(View view, Vector3D direction) {
+    private double[] place(Camera camera, Vector3D direction) {
         Vector3D point = skull().middle().add(direction.multiply(SKULL));
-        return new double[] {point.dot(view.right()), point.dot(view.up())};
+        return new double[] {point.dot(camera.right()), point.dot(camera.up())};
     }
 }

@@ -12,7 +12,21 @@ final class Hull {
 
     private static final int TURNS = 360;
     private static final int CHECKS = 72;
+    /** From a degree to a billionth of one. */
+    private static final int HALVINGS = 30;
     private static final double FULL = 2 * Math.PI;
+    /** How long a piece of outline is that is drawn or left out as one, in stature. */
+    private static final double FINENESS = .004;
+
+    private static final double[] COS = new double[TURNS];
+    private static final double[] SIN = new double[TURNS];
+
+    static {
+        for (int i = 0; i < TURNS; i++) {
+            COS[i] = StrictMath.cos(FULL * i / TURNS);
+            SIN[i] = StrictMath.sin(FULL * i / TURNS);
+        }
+    }
 
     /** A piece of the outline: along a disc from one angle to another, anticlockwise, or straight. */
     sealed interface Stretch permits Arc, Straight {
@@ -66,10 +80,12 @@ final class Hull {
 
     private final List<Disc> discs;
     private final List<Stretch> outline;
+    private final List<double[]> checks;
 
     Hull(List<Disc> discs) {
         this.discs = List.copyOf(discs);
         this.outline = List.copyOf(trace());
+        this.checks = checks();
     }
 
     /** The outline, anticlockwise, closed. */
@@ -78,8 +94,10 @@ final class Hull {
     }
 
     private Disc furthest(double angle) {
-        double cos = StrictMath.cos(angle);
-        double sin = StrictMath.sin(angle);
+        return furthest(StrictMath.cos(angle), StrictMath.sin(angle));
+    }
+
+    private Disc furthest(double cos, double sin) {
         Disc best = discs.get(0);
         for (Disc disc : discs) {
             if (disc.support(cos, sin) > best.support(cos, sin) + 1e-12) {
@@ -96,11 +114,11 @@ final class Hull {
         Disc last = furthest(0);
         for (int i = 1; i <= TURNS; i++) {
             double angle = FULL * i / TURNS;
-            Disc next = furthest(angle);
+            Disc next = furthest(COS[i % TURNS], SIN[i % TURNS]);
             if (next != last) {
                 double low = FULL * (i - 1) / TURNS;
                 double high = angle;
-                for (int halving = 0; halving < 40; halving++) {
+                for (int halving = 0; halving < HALVINGS; halving++) {
                     double middle = (low + high) / 2;
                     if (furthest(middle) == last) {
                         low = middle;
@@ -127,29 +145,30 @@ final class Hull {
         return stretches;
     }
 
-    /** How deep a point lies inside; negative outside. */
+    /** How deep a point lies inside; negative outside. Exact along straight stretches, to a thousandth along arcs. */
     double depth(double x, double y) {
         double least = Double.POSITIVE_INFINITY;
-        for (int i = 0; i < CHECKS; i++) {
-            double cos = COS[i];
-            double sin = SIN[i];
-            double most = Double.NEGATIVE_INFINITY;
-            for (Disc disc : discs) {
-                most = Math.max(most, disc.support(cos, sin));
-            }
-            least = Math.min(least, most - x * cos - y * sin);
+        for (double[] check : checks) {
+            least = Math.min(least, check[2] - x * check[0] - y * check[1]);
         }
         return least;
     }
 
-    private static final double[] COS = new double[CHECKS];
-    private static final double[] SIN = new double[CHECKS];
-
-    static {
-        for (int i = 0; i < CHECKS; i++) {
-            COS[i] = StrictMath.cos(FULL * i / CHECKS);
-            SIN[i] = StrictMath.sin(FULL * i / CHECKS);
+    /** Directions all round, and those of the straight stretches, each with how far the hull reaches there. */
+    private List<double[]> checks() {
+        List<double[]> all = new ArrayList<>();
+        for (int i = 0; i < TURNS; i += TURNS / CHECKS) {
+            all.add(check(COS[i], SIN[i]));
         }
+        outline.stream().filter(Arc.class::isInstance).map(Arc.class::cast).forEach(arc -> {
+            all.add(check(StrictMath.cos(arc.from()), StrictMath.sin(arc.from())));
+            all.add(check(StrictMath.cos(arc.to()), StrictMath.sin(arc.to())));
+        });
+        return List.copyOf(all);
+    }
+
+    private double[] check(double cos, double sin) {
+        return new double[] {cos, sin, discs.stream().mapToDouble(disc -> disc.support(cos, sin)).max().orElseThrow()};
     }
 
     /** The stretches of the outline whose points fulfil a condition, joined into runs; a run that closes is whole. */
@@ -193,6 +212,4 @@ final class Hull {
             run.add(from == 0 && to == 1 ? stretch : stretch.between(from, to));
         }
     }
-
-    private static final double FINENESS = .004;
 }

@@ -9,13 +9,16 @@ import java.util.List;
  *
  * @param width how wide the picture is; its left edge is 0
  * @param height how high it is; its upper edge is 0, y runs downwards
- * @param ground what lies near the mat, a mark under the bodies
+ * @param ground what lies near the mat, a mark under the bodies: lines to be drawn {@value #MARK} wide with round ends
  * @param pieces what covers first comes last
  */
 public record Picture(int width, int height, String ground, List<Painted> pieces) {
 
     /** How long a stature is in the picture. */
-    public static final int STATURE = 2000;
+    public static final int STATURE = 1000;
+
+    /** How wide the mark under what lies near the mat is. */
+    public static final int MARK = 90;
 
     /** Keeps the order. */
     public Picture {
@@ -30,15 +33,13 @@ public record Picture(int width, int height, String ground, List<Painted> pieces
      * @param part what of the body it belongs to; one part is painted in one colour
      * @param fill its whole outline, closed
      * @param line where a line and a gap in the colour of the ground part it from what it covers; may be empty
-     * @param seam where it hangs together with a piece of another part, so that a line is due only if the two have
-     *     different colours; may be empty
+     * @param seam of the bottom player, where it hangs together with a piece of another part, so that a line is due only if
+     *     the two have different colours; may be empty
      * @param hair the cap of hair of a head, closed; empty for everything else and where none is seen
-     * @param seen how much of it is seen, as a share of what would be seen of it alone
-     * @param x where something of it is seen, or its middle where nothing is
-     * @param y the same
+     * @param seen how much of it is seen, as a share of what would be seen of it alone, to a hundredth
      */
     public record Painted(Player player, String name, BodyPart part, String fill, String line, String seam, String hair,
-            double seen, int x, int y) {
+            double seen) {
     }
 
     /** How much of a part is seen, as a share of what would be seen of its pieces alone, 0 to 1. */

@@ -21,6 +21,35 @@ record Piece(Player player, String name, BodyPart part, List<Ball> balls, List<S
     record Seam(String with, Ball around) {
     }
 
+    /** True for two pieces of one body of which one names the other. */
+    boolean hangsTogetherWith(Piece other) {
+        return player == other.player && (seams.stream().anyMatch(seam -> seam.with().equals(other.name))
+                || other.seams.stream().anyMatch(seam -> seam.with().equals(name)));
+    }
+
+    /** How long a limb is from its first ball to its last, in stature. */
+    double length() {
+        return balls.get(0).middle().distance(balls.get(balls.size() - 1).middle());
+    }
+
+    /**
+     * The two halves of a limb, which cover and are covered each on their own; the piece itself where it is no limb.
+     * They keep its name and hang together in the middle.
+     */
+    List<Piece> halves() {
+        if (balls.size() != 3) {
+            return List.of(this);
+        }
+        Ball from = balls.get(0);
+        Ball swell = balls.get(1);
+        Ball to = balls.get(2);
+        Ball middle = swell.towards(to, .2);
+        List<Seam> all = new ArrayList<>(seams);
+        all.add(new Seam(name, middle));
+        return List.of(new Piece(player, name, part, List.of(from, swell, middle), all),
+                new Piece(player, name, part, List.of(middle, swell.towards(to, .6), to), all));
+    }
+
     /** All pieces of one of the two. */
     static List<Piece> of(Bodies bodies, Player player) {
         return new Shapes(bodies, player).pieces();

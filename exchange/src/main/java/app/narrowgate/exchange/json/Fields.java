@@ -30,12 +30,19 @@ public final class Fields {
 
     private final JsonNode node;
     private final String place;
+    /** The list whose entries these are, as it is named in a sentence; empty for the fields of an object. */
+    private final String list;
     private final Problems problems;
     private final Set<String> known = new HashSet<>();
 
     public Fields(JsonNode node, String place, Problems problems) {
+        this(node, place, "", problems);
+    }
+
+    private Fields(JsonNode node, String place, String list, Problems problems) {
         this.node = node;
         this.place = place;
+        this.list = list;
         this.problems = problems;
         if (!node.isObject()) {
             problem("", "This is " + kind(node) + "; an object { … } belongs here.");
@@ -57,6 +64,11 @@ public final class Fields {
     /** A JSON pointer to a field, escaped as RFC 6901 asks. */
     public String at(String field) {
         return field.isEmpty() ? place : place + "/" + field.replace("~", "~0").replace("/", "~1");
+    }
+
+    /** The entries of a list, by their number. */
+    public Fields entries(String field) {
+        return new Fields(node, at(field), field + "/", problems);
     }
 
     public void problem(String field, String message) {
@@ -91,7 +103,7 @@ public final class Fields {
 
     private Optional<String> string(String field, Optional<JsonNode> value) {
         if (value.isPresent() && !value.get().isString()) {
-            problem(field, "“%s” is %s; a text belongs here.".formatted(field, kind(value.get())));
+            problem(field, "“%s” is %s; a text belongs here.".formatted(list + field, kind(value.get())));
             return Optional.empty();
         }
         return value.map(JsonNode::stringValue).map(Text::tidy);
@@ -113,7 +125,7 @@ public final class Fields {
     }
 
     private Optional<String> fit(String field, Optional<String> text, Text rule) {
-        Optional<String> wrong = text.flatMap(t -> rule.problem("“" + field + "”", t));
+        Optional<String> wrong = text.flatMap(t -> rule.problem("“" + list + field + "”", t));
         wrong.ifPresent(message -> problem(field, message));
         return wrong.isPresent() ? Optional.empty() : text;
     }
@@ -157,12 +169,12 @@ public final class Fields {
             return Optional.empty();
         }
         if (!value.get().isNumber()) {
-            problem(field, "“%s” is %s; a number belongs here.".formatted(field, kind(value.get())));
+            problem(field, "“%s” is %s; a number belongs here.".formatted(list + field, kind(value.get())));
             return Optional.empty();
         }
         // Digits beyond a double's range are beyond every range.
         double number = value.get().asDoubleOpt().orElse(Double.POSITIVE_INFINITY);
-        Optional<String> wrong = rule.problem("“" + field + "”", number);
+        Optional<String> wrong = rule.problem("“" + list + field + "”", number);
         wrong.ifPresent(message -> problem(field, message));
         return wrong.isPresent() ? Optional.empty() : Optional.of(number);
     }
@@ -255,8 +267,9 @@ public final class Fields {
         }
         List<Optional<String>> texts = new ArrayList<>();
         for (int i = 0; i < Math.min(most, items.size()); i++) {
-            Fields item = new Fields(node, place, problems);
-            texts.add(item.fit(field + "/" + i, item.string(field + "/" + i, Optional.of(items.get(i))), rule));
+            Fields entries = entries(field);
+            String entry = Integer.toString(i);
+            texts.add(entries.fit(entry, entries.string(entry, Optional.of(items.get(i))), rule));
         }
         return texts;
     }
@@ -321,7 +334,7 @@ public final class Fields {
         List<Double> numbers = new ArrayList<>();
         for (int i = 0; i < count; i++) {
             Optional<JsonNode> number = i < items.size() ? Optional.of(items.get(i)) : Optional.empty();
-            numbers.add(number.isPresent() ? number(field + "/" + i, number, rule).orElse(0.0) : 0.0);
+            numbers.add(entries(field).number(Integer.toString(i), number, rule).orElse(0.0));
         }
         return numbers;
     }

@@ -42,7 +42,8 @@ public final class PictureSvg {
         StringBuilder svg = new StringBuilder(String.format(Locale.ROOT,
                 "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%.0f\" height=\"%.0f\" viewBox=\"0 0 %d %d\" fill=\"none\" stroke-linejoin=\"round\">",
                 across, picture.height() / unit, picture.width(), picture.height()));
-        svg.append("<path fill=\"%s\" d=\"%s\"/>".formatted(colours.shade(), picture.ground()));
+        svg.append("<path stroke=\"%s\" stroke-width=\"%d\" stroke-linecap=\"round\" d=\"%s\"/>"
+                .formatted(colours.shade(), Picture.MARK, picture.ground()));
         for (Picture.Painted piece : picture.pieces()) {
             boolean you = piece.player() == Player.YOU;
             String fill = !you ? colours.they() : held.contains(piece.part()) ? colours.held() : colours.you();

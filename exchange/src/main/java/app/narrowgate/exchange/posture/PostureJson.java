@@ -123,8 +123,7 @@ public final class PostureJson {
         List<Optional<String>> standing = f.textsByPlace("mat", Text.TITLE, MOST_CONTACTS);
         for (int i = 0; i < standing.size(); i++) {
             String written = standing.get(i).orElse("");
-            refused(f, "mat/" + i, () -> Optional.of(JointOf.of("What stands on the mat", written)), Optional::<JointOf>empty)
-                    .ifPresent(mat::add);
+            joint(written, f.entries("mat"), Integer.toString(i)).ifPresent(mat::add);
         }
         List<Contacts.Rest> rests = new ArrayList<>();
         f.objects("rests", rest -> refused(rest, "", () -> Optional.of(new Contacts.Rest(
@@ -138,6 +137,10 @@ public final class PostureJson {
                     LimbOf.of("What is gripped", grip.text("on", Text.TITLE)), at)), Optional::<Contacts.Grip>empty);
         }).forEach(grip -> grip.ifPresent(grips::add));
         return new Contacts(mat, rests, grips);
+    }
+
+    private static Optional<JointOf> joint(String written, Fields entries, String entry) {
+        return refused(entries, entry, () -> Optional.of(JointOf.of("What stands on the mat", written)), Optional::<JointOf>empty);
     }
 
     /** What is made; where it is refused the sentence becomes a problem and a stand-in is given. */

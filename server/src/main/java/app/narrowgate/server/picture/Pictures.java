@@ -6,9 +6,13 @@ import app.narrowgate.core.body.View;
 import app.narrowgate.core.picture.Drawing;
 import app.narrowgate.core.picture.Picture;
 import app.narrowgate.core.picture.Postures;
+import app.narrowgate.server.map.MapShelf;
+import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
@@ -28,6 +32,22 @@ class Pictures {
     private final Cache<Seen, Picture> drawn = Caffeine.newBuilder().maximumSize(MOST).build();
     /** A view changes with its revision only, and is rendered once if it is one object. */
     private final Cache<StoredMap, PicturesView> views = Caffeine.newBuilder().weakKeys().build();
+
+    private final MapShelf shelf;
+    private final MapStore maps;
+
+    Pictures(MapShelf shelf, MapStore maps) {
+        this.shelf = shelf;
+        this.maps = maps;
+    }
+
+    /** Draws the house map before anybody asks; whoever asks meanwhile waits for no more than they would have. */
+    @EventListener(ApplicationReadyEvent.class)
+    void drawAhead() {
+        Thread ahead = new Thread(() -> shelf.first().ifPresent(map -> of(maps.head(map))), "pictures-ahead");
+        ahead.setDaemon(true);
+        ahead.start();
+    }
 
     /** The pictures of a map's places. */
     PicturesView of(StoredMap map) {
