@@ -61,10 +61,10 @@ export function TwoBodies({
       {pieces.map((piece) => (
         <g
           key={piece.who + piece.name}
-          data-part={piece.who === "you" ? piece.part : undefined}
+          data-segment={piece.who === "you" ? segmentOf.get(piece.part) : undefined}
           data-held={isHeld(piece)}
           onClick={onPick && piece.who === "you" ? () => onPick(segmentOf.get(piece.part)!) : undefined}
-          className={onPick && piece.who === "you" ? "cursor-pointer" : undefined}
+          className={onPick && (piece.who === "you" ? "cursor-pointer" : "pointer-events-none")}
         >
           {piece.line && !small && (
             <path

@@ -171,7 +171,7 @@ class ReadingStory extends Story {
         page.getByRole(AriaRole.MENUITEM, named("From what is held")).click();
         assertThat(page.getByText("Stuck, and no name for it?")).isVisible();
         page.getByRole(AriaRole.BUTTON, exactly("astride")).click();
-        page.locator("[data-segment=hips]").click();
+        page.locator("[data-segment=hips]").first().click();
         page.getByRole(AriaRole.GROUP, exactly("trunk")).getByRole(AriaRole.BUTTON, within("held")).click();
         page.getByRole(AriaRole.GROUP, exactly("head")).getByRole(AriaRole.BUTTON, within("held")).click();
         page.getByLabel("And it is so that").selectOption("shoulders-forward");

@@ -153,7 +153,7 @@ class WorkshopStory extends Story {
         Page page = onACopy("Kinds");
         for (String[] kind : new String[][] {{"techniques", "Granby"}, {"movements", "Bridge"}, {"facts", "They control"},
                 {"holds", "Side pin"}, {"principles", "Near hand"}, {"matchups", "25 kg"}, {"aims", "Guard or better"}, {"rules", "Much to move"},
-                {"outcomes", "Tap"}, {"families", "Mount"}}) {
+                {"outcomes", "Tap"}, {"families", "Mount"}, {"postures", "Mount"}}) {
             go(page, "/workshop/" + kind[0]);
             page.getByLabel("Find").waitFor();
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Edit: "))).first().click();

@@ -62,6 +62,7 @@ class ArchitectureTest {
         MAY_KNOW.put("odds", Set.of("map", "config", "limit", "problem"));
         MAY_KNOW.put("exchange", Set.of("map", "account", "problem"));
         MAY_KNOW.put("finish", Set.of("map", "problem"));
+        MAY_KNOW.put("picture", Set.of("map", "config"));
         MAY_KNOW.put("held", Set.of("odds", "map", "problem"));
         MAY_KNOW.put("drill", Set.of("odds", "map", "revision", "account", "problem"));
         MAY_KNOW.put("question", Set.of("odds", "map", "revision", "account", "problem"));

@@ -89,11 +89,4 @@ public record Contacts(Set<JointOf> mat, List<Rest> rests, List<Grip> grips) {
         return new Contacts(mat.stream().map(JointOf::swapped).collect(Collectors.toCollection(LinkedHashSet::new)),
                 rests.stream().map(Rest::swapped).toList(), grips.stream().map(Grip::swapped).toList());
     }
-
-    /** What holds in both. */
-    public Contacts and(Contacts other) {
-        return new Contacts(mat.stream().filter(other.mat::contains).collect(Collectors.toCollection(LinkedHashSet::new)),
-                rests.stream().filter(other.rests::contains).toList(),
-                grips.stream().filter(other.grips::contains).toList());
-    }
 }

@@ -7,7 +7,6 @@ import app.narrowgate.core.fixture.BodyFixture;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import java.util.Set;
 import org.apache.commons.geometry.euclidean.threed.Vector3D;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -148,12 +147,5 @@ class RelaxationTest {
         assertThat(dragged.at(you(Joint.HAND_LEFT)).getZ()).isGreaterThan(standing.at(you(Joint.HAND_LEFT)).getZ() + .2);
         assertThat(Soundness.of(dragged).rod()).isLessThan(.02);
         assertThat(dragged.at(they(Joint.HEAD)).distance(standing.at(they(Joint.HEAD)))).isLessThan(.01);
-    }
-
-    @Test
-    void contactsOfBothAreWhatHoldsInEach() {
-        Contacts left = new Contacts(Set.of(you(Joint.ANKLE_LEFT), you(Joint.TOE_LEFT)), List.of(), List.of());
-        Contacts ankle = new Contacts(Set.of(you(Joint.ANKLE_LEFT)), List.of(), List.of());
-        assertThat(left.and(ankle)).isEqualTo(ankle);
     }
 }

@@ -41,6 +41,8 @@ public final class PostureJson {
     public static final String FORMAT = "narrowgate-posture/1";
 
     private static final int MOST_CONTACTS = 60;
+    /** Stands for a base that could not be read; it is never looked at, as something is wrong then. */
+    private static final Id UNREADABLE = Id.of("unreadable");
     private static final Range ALONG = new Range(0, 1, "");
 
     private PostureJson() {
@@ -79,7 +81,11 @@ public final class PostureJson {
         if (inherits && (f.has("you") || f.has("they"))) {
             f.problem("base", "A posture is told whole or from another one, not both; leave out “base”, or “you” and “they”.");
         }
-        Posture.Shape shape = inherits ? like(f) : whole(f);
+        boolean isTold = inherits || f.has("you") || f.has("they");
+        if (!isTold) {
+            f.problem("base", "Say which other posture it is like, or place every joint of both.");
+        }
+        Posture.Shape shape = inherits || !isTold ? like(f) : whole(f);
         f.accept("base", "swap", "mirror", "move", "you", "they");
         return new Posture(f.id(), f.text("title", Text.TITLE), f.optionalText("says", Text.SENTENCE), f.object("view", PostureJson::view),
                 f.optionalCoded("near", Side.class), shape);
@@ -94,7 +100,7 @@ public final class PostureJson {
         Map<Joint, Vector3D> they = joints(f, "they");
         Contacts contacts = contacts(f);
         return refused(f, "", () -> new Posture.Whole(Bodies.of(you, they, contacts)),
-                () -> new Posture.Like(Id.of("unreadable"), false, false, Map.of(), Optional.empty()));
+                () -> new Posture.Like(UNREADABLE, false, false, Map.of(), Optional.empty()));
     }
 
     private static Posture.Shape like(Fields f) {
@@ -107,7 +113,7 @@ public final class PostureJson {
         });
         boolean touches = f.has("mat") || f.has("rests") || f.has("grips");
         Contacts contacts = contacts(f);
-        return new Posture.Like(f.reference("base"), f.flag("swap", false), f.flag("mirror", false), moved,
+        return new Posture.Like(f.optionalReference("base").orElse(UNREADABLE), f.flag("swap", false), f.flag("mirror", false), moved,
                 touches ? Optional.of(contacts) : Optional.empty());
     }
 

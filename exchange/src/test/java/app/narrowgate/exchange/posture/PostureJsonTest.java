@@ -92,7 +92,7 @@ class PostureJsonTest {
         String both = "{\"format\":\"narrowgate-posture/1\",\"postures\":[{\"id\":\"a\",\"title\":\"A\",\"base\":\"b\",\"you\":{}}]}";
         assertThatThrownBy(() -> PostureJson.readFile(both)).isInstanceOf(ProblemsException.class);
         assertThat(problems(both)).containsExactly("/postures/0/base");
-        assertThat(problems("{\"format\":\"narrowgate-posture/1\",\"postures\":[{\"id\":\"a\",\"title\":\"A\"}]}")).containsExactly("/postures/0");
+        assertThat(problems("{\"format\":\"narrowgate-posture/1\",\"postures\":[{\"id\":\"a\",\"title\":\"A\"}]}")).containsExactly("/postures/0/base");
         assertThat(problems("{\"format\":\"narrowgate-map/1\",\"postures\":[]}")).containsExactly("/format");
     }
 }

@@ -12,4 +12,7 @@ import java.lang.annotation.Target;
 @Target(ElementType.TYPE)
 @Retention(RetentionPolicy.RUNTIME)
 public @interface RenderedOnce {
+
+    /** True for an answer that changes seldom and is sent often: as small as it gets, whatever time that takes. */
+    boolean small() default false;
 }

@@ -31,11 +31,10 @@ class RenderedOnceConverter extends AbstractHttpMessageConverter<Object> {
     private static final int LEAST_TO_COMPRESS = 2048;
     private static final long MOST_BYTES = 32L * 1024 * 1024;
 
-    /** After an edit it is done while somebody waits; the last tenth of the size is not worth twice the time. */
-    private static final class QuickGzip extends GZIPOutputStream {
-        QuickGzip(OutputStream out) throws IOException {
+    private static final class Gzip extends GZIPOutputStream {
+        Gzip(OutputStream out, int level) throws IOException {
             super(out);
-            def.setLevel(Deflater.BEST_SPEED);
+            def.setLevel(level);
         }
     }
 
@@ -85,7 +84,9 @@ class RenderedOnceConverter extends AbstractHttpMessageConverter<Object> {
     private Rendered render(Object answer) {
         byte[] plain = json.writeValueAsBytes(answer);
         ByteArrayOutputStream gzipped = new ByteArrayOutputStream(plain.length / 4);
-        try (QuickGzip out = new QuickGzip(gzipped)) {
+        // After an edit it is done while somebody waits; the last tenth of the size is mostly not worth twice the time.
+        boolean small = answer.getClass().getAnnotation(RenderedOnce.class).small();
+        try (Gzip out = new Gzip(gzipped, small ? Deflater.BEST_COMPRESSION : Deflater.BEST_SPEED)) {
             out.write(plain);
         } catch (IOException e) {
             throw new UncheckedIOException(e);

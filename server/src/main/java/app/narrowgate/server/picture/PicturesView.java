@@ -20,7 +20,7 @@ import java.util.stream.Stream;
 
 /** The pictures of a map's places, each drawing once. */
 @Schema(name = "Pictures")
-@RenderedOnce
+@RenderedOnce(small = true)
 record PicturesView(
         @Schema(description = "Situation or outcome to its picture; a place that nobody has drawn is missing")
         Map<String, String> places,

@@ -1,0 +1,114 @@
+package app.narrowgate.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import org.junit.jupiter.api.Test;
+
+/** Two bodies, wherever a place is shown. */
+class PictureStory extends Story {
+
+    /** A picture with words for who does not see it. */
+    private static Locator picture(Page page, String says) {
+        return page.getByRole(AriaRole.IMG, named(says));
+    }
+
+    @Test
+    void aPlaceIsDrawnWithWhatIsHeldAndSaysSo() {
+        Page page = browser.signedIn();
+        go(page, "/at/mount-upright");
+        Locator drawn = picture(page, "You lie on your back; they sit upright on your belly");
+        assertThat(drawn).isVisible();
+        assertThat(picture(page, "Held: trunk, hips. Free: head")).isVisible();
+        assertThat(drawn.locator("[data-segment=trunk][data-held=true] path[fill='var(--green)']").first()).isAttached();
+        assertThat(drawn.locator("[data-segment=near-arm][data-held=true]")).hasCount(0);
+        assertThat(Browser.seriousFaults(page)).isEmpty();
+    }
+
+    @Test
+    void onTheMapThePictureComesWithThePointerAndWithTheKeyboard() {
+        Page page = browser.signedIn();
+        Locator gate = page.locator("[data-situation=knee-ride]");
+        gate.hover();
+        Locator tip = page.getByRole(AriaRole.TOOLTIP);
+        assertThat(tip.locator("svg g").first()).isAttached();
+        assertThat(tip).containsText("Shin on the belly");
+        page.keyboard().press("Escape");
+        assertThat(tip).hasCount(0);
+        gate.focus();
+        page.keyboard().press("Shift+Tab");
+        page.keyboard().press("Tab");
+        assertThat(tip.locator("svg g").first()).isAttached();
+    }
+
+    @Test
+    void whereAnAnswerOfTheirsLeadsIsSeenBeforeOneGoesThere() {
+        Page page = browser.signedIn();
+        go(page, "/at/side-crossface");
+        Locator landing = page.getByRole(AriaRole.LINK, exactly("Open guard, ankles held")).first();
+        landing.hover();
+        assertThat(page.getByTestId("landing").getByRole(AriaRole.IMG)).isVisible();
+        assertThat(page.getByTestId("landing")).containsText("Open guard, ankles held");
+        page.mouse().move(4, 400);
+        assertThat(page.getByTestId("landing")).hasCount(0);
+        landing.focus();
+        assertThat(page.getByTestId("landing").getByRole(AriaRole.IMG)).isVisible();
+    }
+
+    @Test
+    void whatIsHeldIsPressedOnThePicture() {
+        Page page = browser.signedIn(390, 844, ColorScheme.DARK);
+        go(page, "/held");
+        page.getByRole(AriaRole.BUTTON, exactly("above")).or(page.getByRole(AriaRole.BUTTON, exactly("over your head"))).click();
+        Locator drawn = picture(page, "Two bodies, to mark what is held");
+        Locator head = drawn.locator("[data-segment=head]").first();
+        assertThat(head).hasAttribute("data-held", "false");
+        page.getByRole(AriaRole.GROUP, exactly("head")).getByRole(AriaRole.BUTTON, within("held")).click();
+        assertThat(head).hasAttribute("data-held", "true");
+        drawn.locator("[data-segment=near-leg]").last().click();
+        assertThat(page.getByRole(AriaRole.GROUP, exactly("near leg")).getByRole(AriaRole.BUTTON, within("held")))
+                .hasAttribute("aria-pressed", "true");
+        assertThat(page.evaluate("document.documentElement.scrollWidth")).isEqualTo(390);
+        assertThat(Browser.seriousFaults(page)).isEmpty();
+    }
+
+    @Test
+    void resultsOfASearchAndCardsAreDrawn() {
+        Page page = browser.signedIn();
+        page.locator("[data-situation=mount-low]").waitFor();
+        page.keyboard().press("/");
+        page.keyboard().type("knees in the armpits");
+        assertThat(page.getByRole(AriaRole.OPTION, named("High, knees in the armpits")).first().locator("svg")).isVisible();
+        page.keyboard().press("Escape");
+        go(page, "/at/scarf-light/card");
+        assertThat(picture(page, "They sit beside your right ribs")).isVisible();
+    }
+
+    /** Told from another: a new posture is another one mirrored, the place takes it, and undo takes it back. */
+    @Test
+    void anotherPostureIsToldFromOneAndGivenToAPlace() {
+        Page page = onACopy("Drawn otherwise");
+        go(page, "/workshop/postures?new");
+        page.getByLabel("Name", EXACT).fill("Upright, from the other side");
+        button(page, "Save").click();
+        assertThat(page.getByText("Say which other posture it is like").first()).isVisible();
+        pick(page, "It is like", "Mount, sitting upright");
+        page.getByLabel("The other way round, left for right").check();
+        button(page, "Save").click();
+        assertThat(button(page, "Save")).hasCount(0);
+        page.getByLabel("Find", EXACT).fill("from the other side");
+        assertThat(page.getByText("Upright, from the other side").first()).isVisible();
+        go(page, "/workshop/situations?edit=mount-upright");
+        pick(page, "How the bodies are", "Upright, from the other side");
+        button(page, "Save").click();
+        assertThat(button(page, "Save")).hasCount(0);
+        go(page, "/at/mount-upright");
+        assertThat(picture(page, "You lie on your back; they sit upright on your belly")).isVisible();
+        go(page, "/workshop/postures?edit=upright-from-the-other-side");
+        assertThat(page.getByLabel("The other way round, left for right")).isChecked();
+    }
+}

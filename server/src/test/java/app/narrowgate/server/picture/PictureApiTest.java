@@ -1,0 +1,98 @@
+package app.narrowgate.server.picture;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.narrowgate.server.DemoMapTest;
+import app.narrowgate.server.TestClient.Answer;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** Pictures of the demo's places, over HTTP on the real database. */
+class PictureApiTest extends DemoMapTest {
+
+    private static JsonNode pictures(String of) {
+        return client.get(of + "/pictures").json();
+    }
+
+    private static String aCopy(String title) {
+        return "/api/maps/" + client.post("/api/maps/new", """
+                {"title":"%s","source":"copy","from":"%s"}""".formatted(title, client.firstMap())).json().get("id").stringValue();
+    }
+
+    private static int revision(String of) {
+        return client.get(of).json().get("revision").intValue();
+    }
+
+    @Test
+    void everySituationHasAPictureThatCanBePainted() {
+        JsonNode all = pictures(map);
+        JsonNode whole = client.get(map).json();
+        for (JsonNode situation : whole.get("situations")) {
+            JsonNode picture = all.get("pictures").get(all.get("places").get(situation.get("id").stringValue()).stringValue());
+            JsonNode drawing = all.get("drawings").get(picture.get("drawing").stringValue());
+            assertThat(picture.get("says").stringValue()).endsWith(".");
+            assertThat(drawing.get("pieces").size()).isGreaterThan(24);
+            assertThat(drawing.get("pieces").get(0).get("fill").stringValue()).startsWith("M").endsWith("z");
+        }
+        assertThat(all.get("places").has("tap")).isFalse();
+        assertThat(all.get("pictures").get("top-side").get("swapped").booleanValue()).isTrue();
+        assertThat(all.get("pictures").get("top-side").get("drawing").stringValue()).isEqualTo("side-crossface");
+    }
+
+    /** All of the demo's come in one answer, small enough for a basement's network, and once for each revision. */
+    @Test
+    void allComeAtOnceAndUnchangedOnesDoNotComeAgain() {
+        assertThat(client.bytes(map + "/pictures", "gzip").body().length).isLessThan(250_000);
+        Answer first = client.get(map + "/pictures");
+        assertThat(client.getUnless(map + "/pictures", first.tag()).status()).isEqualTo(304);
+        assertThat(server.client().get(map + "/pictures").status()).isEqualTo(401);
+    }
+
+    @Test
+    void anotherPostureIsChosenMirroredNudgedAndTakenBack() {
+        String copy = aCopy("Drawn otherwise");
+        JsonNode before = pictures(copy);
+        String change = """
+                {"revision":%d,"summary":"Drawn from the other side","parts":[
+                {"list":"postures","id":"low-mirrored","part":{"title":"Low, mirrored","base":"mount-low","mirror":true,
+                "move":{"they":{"hand-left":[0.05,0,0]}}}},
+                {"list":"situations","id":"mount-low","part":%s}]}""";
+        String situation = client.get(copy + "/parts/situations/mount-low").json().toString()
+                .replace("\"posture\":\"mount-low\"", "\"posture\":\"low-mirrored\"");
+        assertThat(client.post(copy + "/parts", change.formatted(revision(copy), situation)).status()).isEqualTo(200);
+        JsonNode after = pictures(copy);
+        assertThat(after.get("places").get("mount-low").stringValue()).isEqualTo("low-mirrored");
+        assertThat(after.get("drawings").get("low-mirrored")).isNotEqualTo(after.get("drawings").get("mount-low"));
+        assertThat(client.post(copy + "/undo?revision=" + revision(copy), "").status()).isEqualTo(200);
+        assertThat(pictures(copy)).isEqualTo(before);
+    }
+
+    /** What is no posture is refused by its place, and nothing is stored. */
+    @Test
+    void whatIsNoPostureIsRefused() {
+        String copy = aCopy("Refused");
+        int before = revision(copy);
+        List<String> places = new ArrayList<>();
+        for (String part : List.of("{\"title\":\"A\"}", "{\"title\":\"A\",\"base\":\"nowhere\"}", "{\"title\":\"A\",\"base\":\"a\"}",
+                "{\"title\":\"A\",\"base\":\"mount-low\",\"move\":{\"they\":{\"hand-left\":[0,99,0]}}}",
+                "{\"title\":\"A\",\"base\":\"mount-low\",\"mat\":[\"they.wing\"]}")) {
+            Answer answer = client.post(copy + "/parts",
+                    "{\"revision\":%d,\"summary\":\"Wrong\",\"parts\":[{\"list\":\"postures\",\"id\":\"a\",\"part\":%s}]}".formatted(before, part));
+            assertThat(answer.status()).as(part).isEqualTo(422);
+            places.add(answer.json().get("problems").get(0).get("place").stringValue());
+        }
+        assertThat(places).containsExactly("/base", "/base", "/base", "/move/they/hand-left/1", "/mat/0");
+        assertThat(revision(copy)).isEqualTo(before);
+    }
+
+    @Test
+    void aBaseThatGoesTakesWhatIsToldFromItAlongAndItsPlacesFallBack() {
+        String copy = aCopy("Without a base");
+        assertThat(client.delete(copy + "/parts/postures/side-circle?revision=" + revision(copy)).status()).isEqualTo(200);
+        JsonNode left = pictures(copy);
+        assertThat(left.get("places").get("circle-knee-in").stringValue()).isEqualTo("side-crossface");
+        assertThat(left.get("pictures").has("circle-glided")).isFalse();
+    }
+}
