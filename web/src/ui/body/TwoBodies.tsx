@@ -58,9 +58,10 @@ export function TwoBodies({
       {...(says ? { role: "img", "aria-label": says } : { "aria-hidden": true })}
     >
       <path d={picture.ground} stroke="var(--body-shade)" strokeWidth={MARK} strokeLinecap="round" />
-      {pieces.map((piece) => (
+      {/* A limb may come in two halves of one name. */}
+      {pieces.map((piece, place) => (
         <g
-          key={piece.who + piece.name}
+          key={place}
           data-segment={piece.who === "you" ? segmentOf.get(piece.part) : undefined}
           data-held={isHeld(piece)}
           onClick={onPick && piece.who === "you" ? () => onPick(segmentOf.get(piece.part)!) : undefined}
@@ -98,9 +99,9 @@ export function TwoBodies({
       {!small &&
         pieces
           .filter((piece) => isHeld(piece) && hidden.has(piece.part) && isMain(piece))
-          .map((piece) => (
+          .map((piece, place) => (
             <path
-              key={`hidden-${piece.name}`}
+              key={`hidden-${place}`}
               d={piece.fill}
               stroke="var(--ink)"
               strokeWidth={ink}

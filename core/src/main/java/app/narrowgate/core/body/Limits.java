@@ -33,10 +33,6 @@ final class Limits {
     /** An arm so far up that the shortest swing to it is a matter of chance, as the cosine of the angle to straight up. */
     private static final double OVERHEAD = .80;
 
-    /** By how much a joint exceeds its limit: an angle in degrees. */
-    record Excess(JointOf joint, double degrees) {
-    }
-
     private final double[] joints;
     private final Player player;
     private final int first;
@@ -63,8 +59,8 @@ final class Limits {
     }
 
     /** What exceeds its limit, with by how much. */
-    List<Excess> excesses() {
-        List<Excess> found = new ArrayList<>();
+    List<Soundness.Excess> excesses() {
+        List<Soundness.Excess> found = new ArrayList<>();
         for (boolean left : new boolean[] {true, false}) {
             note(found, left ? KNEE_LEFT : KNEE_RIGHT, Math.abs(knee(left).excess()));
             note(found, left ? ELBOW_LEFT : ELBOW_RIGHT, Math.abs(elbow(left).excess()));
@@ -75,9 +71,9 @@ final class Limits {
         return found;
     }
 
-    private void note(List<Excess> found, Joint joint, double degrees) {
+    private void note(List<Soundness.Excess> found, Joint joint, double degrees) {
         if (degrees > 0) {
-            found.add(new Excess(new JointOf(player, joint), degrees));
+            found.add(new Soundness.Excess(new JointOf(player, joint), degrees));
         }
     }
 

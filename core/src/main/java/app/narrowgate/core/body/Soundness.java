@@ -14,6 +14,7 @@ import java.util.Optional;
  * @param under how deep a joint lies under the mat at most, in stature; 0 or more
  * @param excesses joints that turn too far
  * @param gap the widest gap where something is said to touch, in stature; 0 or more
+ * @param gaping what does not touch there, where anything does not
  */
 public record Soundness(double rod, double overlap, Optional<String> overlapping, double under,
         List<Excess> excesses, double gap, Optional<String> gaping) {
@@ -37,7 +38,7 @@ public record Soundness(double rod, double overlap, Optional<String> overlapping
             for (Joint joint : Joint.values()) {
                 under = Math.max(under, Relaxation.MAT * joint.radius() - joints[3 * (first + joint.ordinal()) + 2]);
             }
-            new Limits(joints, player).excesses().forEach(e -> excesses.add(new Excess(e.joint(), e.degrees())));
+            excesses.addAll(new Limits(joints, player).excesses());
         }
         excesses.sort(Comparator.comparingDouble(Excess::degrees).reversed());
         double overlap = 0;

@@ -59,7 +59,7 @@ public final class Drawing {
         height = (int) Math.ceil((top - bottom) * Picture.STATURE);
     }
 
-    /** The bodies as it is seen from there. */
+    /** Two bodies as they are seen from there. */
     public static Picture of(Bodies bodies, View view) {
         return new Drawing(bodies, view).picture();
     }
@@ -120,7 +120,8 @@ public final class Drawing {
             }
             List<List<Hull.Stretch>> lines = isSeen ? hull.runs(point -> !isSeam(seams.get(i), point, false)) : List.of();
             // Only of the bottom player a part can have a colour of its own.
-            List<List<Hull.Stretch>> parted = isSeen && piece.player() == Player.YOU ? hull.runs(point -> isSeam(seams.get(i), point, true)) : List.of();
+            List<List<Hull.Stretch>> parted = isSeen && piece.player() == Player.YOU
+                    ? hull.runs(point -> isSeam(seams.get(i), point, true)) : List.of();
             painted.add(new Picture.Painted(piece.player(), piece.name(), piece.part(), path(List.of(hull.outline()), true),
                     path(lines, false), path(parted, false),
                     "head".equals(piece.name()) ? hair(piece.player()) : "", Math.round(shares[i] * 100) / 100.0));
