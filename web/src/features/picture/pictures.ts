@@ -7,7 +7,9 @@ export function usePictures(map: Schemas["Map"] | undefined) {
   return useQuery({
     queryKey: ["pictures", map?.id, map?.revision],
     enabled: map !== undefined,
-    placeholderData: (earlier: Schemas["Pictures"] | undefined) => earlier,
+    // Those of the last revision of the same map; another map has other places under the same names.
+    placeholderData: (earlier: Schemas["Pictures"] | undefined, query) =>
+      query?.queryKey[1] === map?.id ? earlier : undefined,
     queryFn: () => unwrap(api.GET("/api/maps/{mapId}/pictures", { params: { path: { mapId: map!.id } } })),
   });
 }

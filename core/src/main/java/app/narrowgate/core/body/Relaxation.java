@@ -250,62 +250,37 @@ public final class Relaxation {
                 - .85 * (grip.hand().joint().radius() + Capsules.radius(grip.on().limb(), grip.at()));
     }
 
-    /** Every rod to its length, those of a pair from the same state. */
+    /** Every rod to its length; both of a pair are measured before either moves, so that none favours a side. */
     private void rods() {
         for (int player = 0; player < 2; player++) {
             int first = player * Joint.COUNT;
             for (List<Skeleton.Rod> group : Skeleton.RODS) {
                 Skeleton.Rod rod = group.get(0);
-                double half = half(rod, first);
-                if (group.size() == 1) {
-                    pull(rod, first, half);
-                } else {
-                    Skeleton.Rod other = group.get(1);
-                    double halfOther = half(other, first);
-                    boolean shared = rod.one() == other.one() || rod.other() == other.other();
-                    // Directions are those of before either was pulled, too: a shared joint must not favour a side.
-                    if (shared && (half != 0 || halfOther != 0)) {
-                        pullBoth(rod, half, other, halfOther, first);
-                    } else {
-                        pull(rod, first, half);
-                        pull(other, first, halfOther);
-                    }
+                Skeleton.Rod other = group.get(group.size() - 1);
+                Vector3D step = step(rod, first);
+                Vector3D stepOther = step(other, first);
+                pull(rod, first, step);
+                if (group.size() > 1) {
+                    pull(other, first, stepOther);
                 }
             }
         }
     }
 
-    /** The share of the rod by which each end has to move towards the other; 0 when the length is right. */
-    private double half(Skeleton.Rod rod, int first) {
-        double length = Math.max(1e-9, Points.distance(joints, first + rod.one().ordinal(), first + rod.other().ordinal()));
+    /** The way the first end of a rod has to go, and the other the same way back; none when the length is right. */
+    private Vector3D step(Skeleton.Rod rod, int first) {
+        double length = Points.distance(joints, first + rod.one().ordinal(), first + rod.other().ordinal());
         double wanted = Math.max(rod.least(), Math.min(rod.most(), length));
-        return length == wanted ? 0 : (length - wanted) / length / 2;
-    }
-
-    private void pull(Skeleton.Rod rod, int first, double half) {
-        if (half != 0) {
-            int one = first + rod.one().ordinal();
-            int other = first + rod.other().ordinal();
-            double x = half * (joints[3 * other] - joints[3 * one]);
-            double y = half * (joints[3 * other + 1] - joints[3 * one + 1]);
-            double z = half * (joints[3 * other + 2] - joints[3 * one + 2]);
-            Points.add(joints, one, x, y, z);
-            Points.add(joints, other, -x, -y, -z);
+        if (length == wanted) {
+            return Vector3D.ZERO;
         }
+        // Two joints in one place are parted upwards, for they have no direction of their own.
+        return length < 1e-9 ? Vector3D.of(0, 0, -wanted / 2)
+                : Points.at(joints, first + rod.other().ordinal()).subtract(Points.at(joints, first + rod.one().ordinal()))
+                        .multiply((length - wanted) / length / 2);
     }
 
-    private void pullBoth(Skeleton.Rod rod, double half, Skeleton.Rod other, double halfOther, int first) {
-        Vector3D step = span(rod, first).multiply(half);
-        Vector3D stepOther = span(other, first).multiply(halfOther);
-        apart(rod, first, step);
-        apart(other, first, stepOther);
-    }
-
-    private Vector3D span(Skeleton.Rod rod, int first) {
-        return Points.at(joints, first + rod.other().ordinal()).subtract(Points.at(joints, first + rod.one().ordinal()));
-    }
-
-    private void apart(Skeleton.Rod rod, int first, Vector3D step) {
+    private void pull(Skeleton.Rod rod, int first, Vector3D step) {
         Points.add(joints, first + rod.one().ordinal(), step.getX(), step.getY(), step.getZ());
         Points.add(joints, first + rod.other().ordinal(), -step.getX(), -step.getY(), -step.getZ());
     }

@@ -111,6 +111,10 @@ public final class MapRules {
 
     /** A posture told from another must come to one that is told whole, over few steps. */
     private void postures() {
+        if (map.postures().size() > Posture.MOST) {
+            problems.add(new Problem("/postures", "There are %d postures; at most %d fit. Take out those that no place has."
+                    .formatted(map.postures().size(), Posture.MOST)));
+        }
         each("postures", map.postures(), (posture, at) -> {
             Optional<Posture> told = Optional.of(posture);
             for (int step = 0; step < Posture.MOST_STEPS && told.isPresent(); step++) {

@@ -3,6 +3,7 @@ package app.narrowgate.core.map;
 import app.narrowgate.core.body.Bodies;
 import app.narrowgate.core.body.Contacts;
 import app.narrowgate.core.body.JointOf;
+import app.narrowgate.core.body.Soundness;
 import app.narrowgate.core.body.View;
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.check.Text;
@@ -27,6 +28,8 @@ public record Posture(Id id, String title, String says, Optional<View> view, Opt
     /** From where a posture is looked at when nobody has said: from your left, as a coach stands. */
     public static final View USUAL_VIEW = new View(110, 50);
 
+    /** How many postures a map may have; each takes some hundredths of a second to solve and to draw. */
+    public static final int MOST = 500;
     /** Over how many others a posture may be told from one that is told whole. */
     static final int MOST_STEPS = 8;
 
@@ -36,6 +39,18 @@ public record Posture(Id id, String title, String says, Optional<View> view, Opt
 
     /** Every joint of both, as they were solved. */
     public record Whole(Bodies bodies) implements Shape {
+
+        /** How far a bone's length may be off, as a share of it; what is told whole is drawn as it is told. */
+        private static final double OFF = .10;
+
+        /** @throws RefusedException when a bone is far from its length */
+        public Whole {
+            double off = Soundness.of(bodies).rod();
+            if (off > OFF) {
+                throw new RefusedException(("A bone is %d %% off its length; at most %d fit. Place the joints as far apart as they "
+                        + "are, or tell it from another posture, which is solved.").formatted(Math.round(off * 100), Math.round(OFF * 100)));
+            }
+        }
     }
 
     /**

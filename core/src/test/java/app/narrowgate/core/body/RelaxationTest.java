@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.narrowgate.core.fixture.BodyFixture;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -128,6 +129,21 @@ class RelaxationTest {
         Bodies standing = BodyFixture.standing();
         assertThat(standing.swapped().of(Player.YOU)).isEqualTo(standing.of(Player.THEY));
         assertThat(standing.swapped().swapped()).isEqualTo(standing);
+    }
+
+    /** Joints in one place have no direction between them, and still come apart to bones of their length. */
+    @Test
+    void whatLiesInOnePointComesApart() {
+        Map<Joint, Vector3D> point = new EnumMap<>(Joint.class);
+        for (Joint joint : Joint.values()) {
+            point.put(joint, Vector3D.of(0, 0, .3));
+        }
+        Bodies relaxed = Relaxation.of(Bodies.of(BodyFixture.upright(-.6, 1), point, Contacts.NONE));
+        for (Joint joint : Joint.values()) {
+            assertThat(relaxed.at(Player.THEY, joint).norm()).isLessThan(2);
+        }
+        assertThat(relaxed.at(they(Joint.HIP_LEFT)).distance(relaxed.at(they(Joint.KNEE_LEFT)))).isGreaterThan(.1);
+        assertThat(relaxed.at(they(Joint.SHOULDER_LEFT)).distance(relaxed.at(they(Joint.SHOULDER_RIGHT)))).isGreaterThan(.02);
     }
 
     @Test

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.Text;
+import app.narrowgate.core.fixture.BodyFixture;
 import app.narrowgate.core.fixture.MapFixture;
 import app.narrowgate.core.fixture.RandomMaps;
 import java.util.ArrayList;
@@ -27,6 +28,31 @@ class MapRulesTest {
     void aMapThatFitsHasNoProblems() {
         assertThat(MapRules.problems(new MapFixture().situation("a", 3, "tap").reaction("a", 0.5, "win", "*2").map()))
                 .isEmpty();
+    }
+
+    private static Posture told(String id, String from) {
+        return new Posture(Id.of(id), "Posture " + id, "", Optional.empty(), Optional.empty(),
+                new Posture.Like(Id.of(from), false, false, Map.of(), Optional.empty()));
+    }
+
+    /** Told from each other in a ring there is none that is told whole, and nothing to draw. */
+    @Test
+    void posturesThatAreToldInARingAreNamed() {
+        EscapeMap map = new MapFixture().situation("a").map().with(told("one", "two")).with(told("two", "one"));
+        assertThat(places(map)).containsExactly("/postures/0/base", "/postures/1/base");
+        assertThat(places(new MapFixture().situation("a").map().with(told("one", "gone")))).containsExactly("/postures/0/base");
+    }
+
+    @Test
+    void aMapHasRoomForSoManyPostures() {
+        EscapeMap one = new MapFixture().situation("a").map().with(new Posture(Id.of("whole"), "Apart", "", Optional.empty(),
+                Optional.empty(), new Posture.Whole(BodyFixture.standing())));
+        EscapeMap full = one;
+        for (int i = 1; i < Posture.MOST; i++) {
+            full = full.with(told("p" + i, "whole"));
+        }
+        assertThat(places(full)).isEmpty();
+        assertThat(places(full.with(told("more", "whole")))).containsExactly("/postures");
     }
 
     @Test

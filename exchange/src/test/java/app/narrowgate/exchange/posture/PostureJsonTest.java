@@ -87,6 +87,17 @@ class PostureJsonTest {
         assertThat(problems(head.formatted("[0, \"1\", 0]"))).containsExactly("/postures/0/move/they/knee-left/1");
     }
 
+    /** What is told whole is drawn as it is told: a heap of joints is no body. */
+    @Test
+    void aBoneFarFromItsLengthIsRefused() {
+        String head = "\"hand-left\" : [";
+        String json = PostureJson.writeFile(List.of(WHOLE));
+        int at = json.indexOf(head) + head.length();
+        String off = json.substring(0, at) + "2, 2, 2" + json.substring(json.indexOf(']', at));
+        assertThat(problems(json)).isEmpty();
+        assertThat(problems(off)).containsExactly("/postures/0");
+    }
+
     @Test
     void aPostureIsToldWholeOrFromAnother() {
         String both = "{\"format\":\"narrowgate-posture/1\",\"postures\":[{\"id\":\"a\",\"title\":\"A\",\"base\":\"b\",\"you\":{}}]}";
