@@ -9,7 +9,7 @@ import { useCommand, useCommandKeys } from "../ui/commands";
 import type { Theme } from "../ui/theme";
 import { History } from "./History";
 import { Menu } from "./Menu";
-import { moreOf, viewsOf, type View } from "./views";
+import { isCurrent, moreOf, secondOf, viewsOf, type View } from "./views";
 
 /** The band at the top: name, views, undo, finding, the rest; and what its commands open. */
 export function Frame({
@@ -40,6 +40,7 @@ export function Frame({
   }, [pathname]);
   const query = settingQuery(params);
   const views = mapId ? viewsOf(mapId) : [];
+  const second = mapId ? secondOf(mapId, pathname) : [];
   const more = mapId ? moreOf(mapId) : [];
   const room = theme === "dark" ? "Bright hall" : "Dark room";
   useCommand({ title: room, run: toggleTheme });
@@ -68,7 +69,7 @@ export function Frame({
             <Link
               key={view.title}
               to={view.to + query}
-              aria-current={pathname === view.to ? "page" : undefined}
+              aria-current={isCurrent(view, pathname) ? "page" : undefined}
               className="flex min-h-9 items-center border-y-[3px] border-transparent no-underline hover:underline aria-[current]:border-signal-on-band"
             >
               {view.title}
@@ -108,6 +109,20 @@ export function Frame({
           />
         </div>
       </header>
+      {second.length > 0 && (
+        <nav aria-label="Of this place" className="no-print flex flex-wrap gap-x-6 border-b border-rule px-5">
+          {second.map((view) => (
+            <Link
+              key={view.title}
+              to={view.to + query}
+              aria-current={isCurrent(view, pathname) ? "page" : undefined}
+              className="flex min-h-11 items-center text-quiet no-underline hover:underline aria-[current]:font-bold aria-[current]:text-ink lg:min-h-[29px]"
+            >
+              {view.title}
+            </Link>
+          ))}
+        </nav>
+      )}
       {away && (
         <p role="status" className="no-print border-b-2 border-ink px-5 py-2">
           <strong>This map has been put away.</strong> Nothing about it is changed until it is{" "}

@@ -7,7 +7,7 @@ const EMPTY: Whole = {
   revision: 1,
   title: "A map",
   about: "",
-  house: { thinkBase: 0.2, thinkPerBit: 0.15 },
+  house: { thinkBase: 0.2, thinkPerBit: 0.15, grips: [] },
   families: [],
   facts: [],
   movements: [],

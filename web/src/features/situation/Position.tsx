@@ -4,6 +4,7 @@ import { hundred, lateness, seconds } from "../../labels";
 import { Gate, narrowness } from "../../ui/Gate";
 import { paths, placeTitle } from "../map";
 import { settingQuery } from "../odds";
+import { WeightHere } from "../weight";
 import { PlacePicture } from "../picture";
 import { HoldsHere } from "./HoldsHere";
 import { entriesTo } from "./places";
@@ -80,6 +81,7 @@ export function Position({
           </ul>
         </details>
       )}
+      <WeightHere map={map} place={situation.id} />
       <FeederBrief feeder={situation.feeder} />
       <HoldsHere map={map} situation={situation} />
     </aside>

@@ -106,7 +106,7 @@ export function ReactionBlock({
         {technique && (
           <Disclosure title="How it is done">
             <p className="mb-1 text-quiet">{forWhom(technique)}</p>
-            <Teaching technique={technique} />
+            <Teaching map={map} technique={technique} />
           </Disclosure>
         )}
         {odds.usable && odds.known && (

@@ -53,7 +53,7 @@ export function SituationAside({
         <section>
           <h2 className="text-base lg:text-[15px]">{best.title}</h2>
           <div className="mt-1">
-            <Teaching technique={best} />
+            <Teaching map={map} technique={best} />
           </div>
         </section>
       )}

@@ -1,14 +1,17 @@
 import { LEVEL_LABEL } from "../../labels";
 import type { Schemas } from "../../api/client";
+import { LeverLink } from "../lever";
 
 /** How a technique is done: checkpoints, what goes wrong and why, and what has been asked. */
-export function Teaching({ technique }: { technique: Schemas["Technique"] }) {
+export function Teaching({ map, technique }: { map: Schemas["Map"]; technique: Schemas["Technique"] }) {
   return (
     <>
       {technique.checkpoints.length > 0 && (
         <ol className="list-decimal space-y-0.5 pl-5">
-          {technique.checkpoints.map((line) => (
-            <li key={line}>{line}</li>
+          {technique.checkpoints.map((line, place) => (
+            <li key={line}>
+              {line} <LeverLink map={map} technique={technique.id} checkpoint={place} />
+            </li>
           ))}
         </ol>
       )}

@@ -21,7 +21,12 @@ export function HouseForm({ map }: { map: Schemas["Map"] }) {
         unwrap(
           api.PUT("/api/maps/{mapId}/house", {
             params: { path: { mapId: map.id } },
-            body: { revision: map.revision, ...house } as Schemas["HouseEdit"],
+            body: {
+              revision: map.revision,
+              matchup: house.matchup,
+              thinkBase: house.thinkBase,
+              thinkPerBit: house.thinkPerBit,
+            } as Schemas["HouseEdit"],
           }),
         ),
       { onSuccess: () => setEdited({}) },

@@ -1,4 +1,5 @@
 export { EditPart, NewPart, WorkshopPage } from "./WorkshopPage";
+export { NumberBox } from "./PlainFields";
 export { FieldInput } from "./FieldInput";
 export { inWordsOfTheForm, REACTION_FIELDS, RESPONSE_FIELDS, type Field } from "./fields";
 export { PartForm } from "./PartForm";

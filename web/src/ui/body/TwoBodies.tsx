@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import type { Schemas } from "../../api/client";
 import { SEGMENT_LABEL, SEGMENTS, type Segment } from "../../labels";
 import { partOf, type DrawnPicture } from "./parts";
@@ -22,6 +23,8 @@ export function TwoBodies({
   width,
   free = [],
   onPick,
+  under,
+  over,
   className = "",
 }: {
   picture: DrawnPicture;
@@ -35,6 +38,10 @@ export function TwoBodies({
   free?: readonly Segment[];
   /** Called when a part of the bottom player is pressed. Whoever cannot press it needs another way beside it. */
   onPick?: (segment: Segment) => void;
+  /** Drawn on the mat under the bodies, in units of the picture. */
+  under?: ReactNode;
+  /** Drawn over everything, in units of the picture; takes the place of the outlines of what is held and hidden. */
+  over?: ReactNode;
   className?: string;
 }) {
   const parts = new Set(SEGMENTS.filter((s) => s in held).map((s) => partOf(s, picture.near)));
@@ -58,6 +65,7 @@ export function TwoBodies({
       {...(says ? { role: "img", "aria-label": says } : { "aria-hidden": true })}
     >
       <path d={picture.ground} stroke="var(--body-shade)" strokeWidth={MARK} strokeLinecap="round" />
+      {under}
       {/* A limb may come in two halves of one name. */}
       {pieces.map((piece, place) => (
         <g
@@ -97,6 +105,7 @@ export function TwoBodies({
         </g>
       ))}
       {!small &&
+        !over &&
         pieces
           .filter((piece) => isHeld(piece) && hidden.has(piece.part) && isMain(piece))
           .map((piece, place) => (
@@ -109,6 +118,7 @@ export function TwoBodies({
               vectorEffect="non-scaling-stroke"
             />
           ))}
+      {over}
     </svg>
   );
 }

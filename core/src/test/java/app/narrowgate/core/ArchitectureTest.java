@@ -44,6 +44,8 @@ class ArchitectureTest {
         MAY_IMPORT.put("revision", Set.of());
         MAY_IMPORT.put("trait", Set.of("check"));
         MAY_IMPORT.put("body", Set.of("check"));
+        MAY_IMPORT.put("weight", Set.of("body", "check"));
+        MAY_IMPORT.put("lever", Set.of("check"));
         MAY_IMPORT.put("map", Set.of("body", "trait", "check"));
         MAY_IMPORT.put("picture", Set.of("body", "map", "trait", "check"));
         MAY_IMPORT.put("solve", Set.of("progress", "check"));

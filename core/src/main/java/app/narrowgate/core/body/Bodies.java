@@ -8,7 +8,8 @@ import java.util.Map;
 import org.apache.commons.geometry.euclidean.threed.Vector3D;
 
 /**
- * Where all joints of two bodies are, and what touches what. Lengths in stature; the mat is z = 0. Lying on your back you
+ * Where all joints of two bodies are, and what touches what. Lengths in stature, which is the same for both unless one is
+ * said to be taller; the mat is z = 0. Lying on your back you
  * have the head towards +y and your left towards +x.
  */
 public final class Bodies {
@@ -16,11 +17,16 @@ public final class Bodies {
     /** How far from the middle a joint may be, in stature. */
     public static final Range REACH = new Range(-3, 3, "statures");
 
+    /** How much taller or shorter one of the two may be than the unit. */
+    public static final Range SIZE = new Range(.5, 2, "");
+
     private final double[] joints;
+    private final double[] sizes;
     private final Contacts contacts;
 
-    Bodies(double[] joints, Contacts contacts) {
+    Bodies(double[] joints, double[] sizes, Contacts contacts) {
         this.joints = joints;
+        this.sizes = sizes;
         this.contacts = contacts;
     }
 
@@ -35,7 +41,7 @@ public final class Bodies {
         double[] joints = new double[2 * Joint.COUNT * 3];
         put(joints, Player.YOU, you);
         put(joints, Player.THEY, they);
-        return new Bodies(joints, contacts);
+        return new Bodies(joints, new double[] {1, 1}, contacts);
     }
 
     private static void put(double[] joints, Player player, Map<Joint, Vector3D> points) {
@@ -81,7 +87,7 @@ public final class Bodies {
 
     /** The same joints with other contacts. */
     public Bodies with(Contacts others) {
-        return new Bodies(joints, others);
+        return new Bodies(joints, sizes, others);
     }
 
     /** The same with joints moved by so much, not yet possible: {@link Relaxation} makes it so. */
@@ -93,11 +99,38 @@ public final class Bodies {
             moved[at + 1] = inReach(joint, moved[at + 1] + step.getY());
             moved[at + 2] = inReach(joint, moved[at + 2] + step.getZ());
         });
-        return new Bodies(moved, contacts);
+        return new Bodies(moved, sizes, contacts);
     }
 
     private static double inReach(JointOf joint, double place) {
         return REACH.require("Where %s is moved to".formatted(joint), place);
+    }
+
+    /** How tall one of the two is, in units of length; 1 unless somebody said otherwise. */
+    public double size(Player player) {
+        return sizes[player.ordinal()];
+    }
+
+    /**
+     * The same with one of the two taller or shorter, grown about the foot of the waist; not yet possible,
+     * {@link Relaxation} makes it so.
+     *
+     * @param size how tall, in units of length, within {@link #SIZE}
+     */
+    public Bodies sized(Player player, double size) {
+        SIZE.require("How tall one is against the other", size);
+        double[] others = sizes.clone();
+        others[player.ordinal()] = size;
+        double factor = size / size(player);
+        Vector3D waist = at(player, Joint.WAIST);
+        double[] grown = joints.clone();
+        for (Joint joint : Joint.values()) {
+            int at = 3 * new JointOf(player, joint).index();
+            grown[at] = waist.getX() + factor * (grown[at] - waist.getX());
+            grown[at + 1] = waist.getY() + factor * (grown[at + 1] - waist.getY());
+            grown[at + 2] = factor * grown[at + 2];
+        }
+        return new Bodies(grown, others, contacts);
     }
 
     /** The same seen in a mirror: x turned round, left and right exchanged. */
@@ -112,12 +145,13 @@ public final class Bodies {
                 mirrored[to + 2] = joints[from + 2];
             }
         }
-        return new Bodies(mirrored, contacts.mirrored());
+        return new Bodies(mirrored, sizes, contacts.mirrored());
     }
 
     /** The same with the two in each other's place. */
     public Bodies swapped() {
-        return of(of(Player.THEY), of(Player.YOU), contacts.swapped());
+        Bodies swapped = of(of(Player.THEY), of(Player.YOU), contacts.swapped());
+        return new Bodies(swapped.joints, new double[] {sizes[1], sizes[0]}, swapped.contacts);
     }
 
     /** The same to a ten thousandth of a stature, as it is kept in files. */
@@ -127,21 +161,26 @@ public final class Bodies {
             // A zero has no sign in a file.
             rounded[i] = Math.rint(joints[i] * 1e4) / 1e4 + 0.0;
         }
-        return new Bodies(rounded, contacts);
+        return new Bodies(rounded, sizes, contacts);
     }
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof Bodies bodies && Arrays.equals(joints, bodies.joints) && contacts.equals(bodies.contacts);
+        return other instanceof Bodies bodies && Arrays.equals(joints, bodies.joints) && Arrays.equals(sizes, bodies.sizes)
+                && contacts.equals(bodies.contacts);
     }
 
     @Override
     public int hashCode() {
-        return 31 * Arrays.hashCode(joints) + contacts.hashCode();
+        return 31 * (31 * Arrays.hashCode(joints) + Arrays.hashCode(sizes)) + contacts.hashCode();
     }
 
     double[] copyOfJoints() {
         return joints.clone();
+    }
+
+    double[] sizes() {
+        return sizes;
     }
 
     double[] joints() {

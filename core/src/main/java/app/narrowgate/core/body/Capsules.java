@@ -134,8 +134,9 @@ final class Capsules {
         return Math.max(0, Math.min(1, share));
     }
 
-    /** The radius of a limb so far along. */
-    static double radius(Limb limb, double along) {
-        return limb.from().radius() + along * (limb.to().radius() - limb.from().radius());
+    /** The radius of a limb so far along, of a body so tall. */
+    static double radius(double[] sizes, LimbOf of, double along) {
+        Limb limb = of.limb();
+        return sizes[of.player().ordinal()] * (limb.from().radius() + along * (limb.to().radius() - limb.from().radius()));
     }
 }

@@ -65,9 +65,10 @@ final class Limits {
             note(found, left ? KNEE_LEFT : KNEE_RIGHT, Math.abs(knee(left).excess()));
             note(found, left ? ELBOW_LEFT : ELBOW_RIGHT, Math.abs(elbow(left).excess()));
             note(found, left ? ANKLE_LEFT : ANKLE_RIGHT, Math.abs(ankle(left).excess()));
-            note(found, left ? SHOULDER_LEFT : SHOULDER_RIGHT, Math.toDegrees(shoulder(left).norm() / .186));
+            note(found, left ? SHOULDER_LEFT : SHOULDER_RIGHT, Math.toDegrees(shoulder(left).norm()
+                    / vector(left ? SHOULDER_LEFT : SHOULDER_RIGHT, left ? ELBOW_LEFT : ELBOW_RIGHT).norm()));
         }
-        note(found, NOSE, Math.toDegrees(face().norm() / .075));
+        note(found, NOSE, Math.toDegrees(face().norm() / vector(Joint.HEAD, NOSE).norm()));
         return found;
     }
 

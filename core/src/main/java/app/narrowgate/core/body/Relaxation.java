@@ -36,6 +36,7 @@ public final class Relaxation {
 
     private final double[] joints;
     private final double[] rough;
+    private final double[] sizes;
     private final Contacts contacts;
     private final Map<JointOf, Vector3D> held;
 
@@ -49,6 +50,7 @@ public final class Relaxation {
     private Relaxation(Bodies rough, Map<JointOf, Vector3D> held) {
         this.joints = rough.copyOfJoints();
         this.rough = rough.copyOfJoints();
+        this.sizes = rough.sizes();
         this.contacts = rough.contacts();
         this.held = held;
     }
@@ -74,7 +76,7 @@ public final class Relaxation {
             relaxation.rods();
             relaxation.aboveTheMat();
         }
-        return new Bodies(relaxation.joints, rough.contacts());
+        return new Bodies(relaxation.joints, rough.sizes(), rough.contacts());
     }
 
     private void step(int step, double done) {
@@ -127,7 +129,7 @@ public final class Relaxation {
             Limb other = pair.other().limb();
             int at = 6 * (pair.one().player().ordinal() * limbs.length + one.ordinal());
             int atOther = 6 * (pair.other().player().ordinal() * limbs.length + other.ordinal());
-            if (farApart(at, atOther, one, other)) {
+            if (farApart(at, atOther, pair)) {
                 continue;
             }
             System.arraycopy(ends, at, p, 0, 3);
@@ -135,7 +137,8 @@ public final class Relaxation {
             System.arraycopy(ends, atOther, a, 0, 3);
             System.arraycopy(ends, atOther + 3, b, 0, 3);
             Capsules.Meeting meeting = Capsules.meeting(p, q, a, b);
-            double wanted = grown * pair.give() * (Capsules.radius(one, meeting.along()) + Capsules.radius(other, meeting.alongOther()));
+            double wanted = grown * pair.give() * (Capsules.radius(sizes, pair.one(), meeting.along())
+                    + Capsules.radius(sizes, pair.other(), meeting.alongOther()));
             double overlap = wanted - meeting.distance();
             if (overlap > 0) {
                 double push = Math.min(MOST_PUSH, overlap / 4);
@@ -149,7 +152,7 @@ public final class Relaxation {
     }
 
     /** True when the middles are further apart than the limbs reach. */
-    private boolean farApart(int at, int atOther, Limb one, Limb other) {
+    private boolean farApart(int at, int atOther, Capsules.Pair pair) {
         double square = 0;
         double half = 0;
         double halfOther = 0;
@@ -159,9 +162,12 @@ public final class Relaxation {
             half += (ends[at + i] - ends[at + 3 + i]) * (ends[at + i] - ends[at + 3 + i]);
             halfOther += (ends[atOther + i] - ends[atOther + 3 + i]) * (ends[atOther + i] - ends[atOther + 3 + i]);
         }
-        double reach = Math.sqrt(half) / 2 + Math.sqrt(halfOther) / 2 + Math.max(one.from().radius(), one.to().radius())
-                + Math.max(other.from().radius(), other.to().radius());
+        double reach = Math.sqrt(half) / 2 + Math.sqrt(halfOther) / 2 + thickest(pair.one()) + thickest(pair.other());
         return square > reach * reach;
+    }
+
+    private double thickest(LimbOf limb) {
+        return Math.max(Capsules.radius(sizes, limb, 0), Capsules.radius(sizes, limb, 1));
     }
 
     /** Moves the point of a limb so far along the line on which two limbs meet, by moving the joints that carry it. */
@@ -194,7 +200,7 @@ public final class Relaxation {
         for (Contacts.Rest rest : contacts.rests()) {
             Capsules.Pair pair = Capsules.pair(rest.one(), rest.other());
             Capsules.Meeting meeting = Capsules.meeting(joints, rest.one(), rest.other());
-            double gap = gap(pair, meeting);
+            double gap = gap(sizes, pair, meeting);
             if (gap > 0) {
                 push(joints, rest.one(), meeting.along(), meeting, Math.min(MOST_REST, gap * share(rest.one().player())));
                 push(joints, rest.other(), meeting.alongOther(), meeting,
@@ -208,15 +214,15 @@ public final class Relaxation {
     }
 
     /** How far two limbs are from touching; negative when they overlap more than flesh gives. */
-    static double gap(Capsules.Pair pair, Capsules.Meeting meeting) {
-        return meeting.distance() - pair.give() * (Capsules.radius(pair.one().limb(), meeting.along())
-                + Capsules.radius(pair.other().limb(), meeting.alongOther()));
+    static double gap(double[] sizes, Capsules.Pair pair, Capsules.Meeting meeting) {
+        return meeting.distance() - pair.give() * (Capsules.radius(sizes, pair.one(), meeting.along())
+                + Capsules.radius(sizes, pair.other(), meeting.alongOther()));
     }
 
     private void stand() {
         for (JointOf joint : contacts.mat()) {
             int z = 3 * joint.index() + 2;
-            joints[z] += (MAT * joint.joint().radius() - joints[z]) / 2;
+            joints[z] += (onTheMat(sizes, joint) - joints[z]) / 2;
         }
     }
 
@@ -229,7 +235,7 @@ public final class Relaxation {
             double y = a[1] + grip.at() * (b[1] - a[1]) - joints[3 * grip.hand().index() + 1];
             double z = a[2] + grip.at() * (b[2] - a[2]) - joints[3 * grip.hand().index() + 2];
             double distance = Math.sqrt(x * x + y * y + z * z);
-            double wanted = .85 * (grip.hand().joint().radius() + Capsules.radius(grip.on().limb(), grip.at()));
+            double wanted = closed(sizes, grip);
             if (distance > 1e-9) {
                 double error = (distance - wanted) / distance;
                 Points.add(joints, grip.hand().index(), .3 * error * x, .3 * error * y, .3 * error * z);
@@ -240,14 +246,24 @@ public final class Relaxation {
     }
 
     /** How far a hand is from closing on what it grips. */
-    static double reach(double[] joints, Contacts.Grip grip) {
+    static double reach(double[] joints, double[] sizes, Contacts.Grip grip) {
         double[] from = new double[3];
         double[] to = new double[3];
         Capsules.place(joints, grip.on().player(), grip.on().limb().from(), from);
         Capsules.place(joints, grip.on().player(), grip.on().limb().to(), to);
         Vector3D held = Vector3D.of(from).lerp(Vector3D.of(to), grip.at());
-        return held.distance(Points.at(joints, grip.hand().index()))
-                - .85 * (grip.hand().joint().radius() + Capsules.radius(grip.on().limb(), grip.at()));
+        return held.distance(Points.at(joints, grip.hand().index())) - closed(sizes, grip);
+    }
+
+    /** How far from the axis of what it grips a closed hand is. */
+    private static double closed(double[] sizes, Contacts.Grip grip) {
+        JointOf hand = grip.hand();
+        return .85 * (sizes[hand.player().ordinal()] * hand.joint().radius() + Capsules.radius(sizes, grip.on(), grip.at()));
+    }
+
+    /** How high a joint that stands on the mat is. */
+    static double onTheMat(double[] sizes, JointOf joint) {
+        return MAT * sizes[joint.player().ordinal()] * joint.joint().radius();
     }
 
     /** Every rod to its length; both of a pair are measured before either moves, so that none favours a side. */
@@ -270,7 +286,8 @@ public final class Relaxation {
     /** The way the first end of a rod has to go, and the other the same way back; none when the length is right. */
     private Vector3D step(Skeleton.Rod rod, int first) {
         double length = Points.distance(joints, first + rod.one().ordinal(), first + rod.other().ordinal());
-        double wanted = Math.max(rod.least(), Math.min(rod.most(), length));
+        double size = sizes[first / Joint.COUNT];
+        double wanted = Math.max(size * rod.least(), Math.min(size * rod.most(), length));
         if (length == wanted) {
             return Vector3D.ZERO;
         }
@@ -287,7 +304,7 @@ public final class Relaxation {
 
     private void aboveTheMat() {
         for (int i = 0; i < 2 * Joint.COUNT; i++) {
-            joints[3 * i + 2] = Math.max(joints[3 * i + 2], MAT * Joint.values()[i % Joint.COUNT].radius());
+            joints[3 * i + 2] = Math.max(joints[3 * i + 2], MAT * sizes[i / Joint.COUNT] * Joint.values()[i % Joint.COUNT].radius());
         }
         for (Player player : Player.values()) {
             for (Limb limb : List.of(Limb.HEAD, Limb.CHEST_LEFT, Limb.CHEST_RIGHT)) {
@@ -301,7 +318,7 @@ public final class Relaxation {
     private void lift(Player player, Limb limb, double along) {
         Limb.End end = along == 0 ? limb.from() : limb.to();
         Capsules.place(joints, player, end, p);
-        double under = MAT * end.radius() - p[2];
+        double under = MAT * sizes[player.ordinal()] * end.radius() - p[2];
         if (under > 0) {
             push(joints, new LimbOf(player, limb), along, UPWARDS, under / 2);
         }

@@ -26,6 +26,7 @@ public record Soundness(double rod, double overlap, Optional<String> overlapping
     /** Measures a posture. */
     public static Soundness of(Bodies bodies) {
         double[] joints = bodies.joints();
+        double[] sizes = bodies.sizes();
         double rod = 0;
         double under = 0;
         List<Excess> excesses = new ArrayList<>();
@@ -33,10 +34,10 @@ public record Soundness(double rod, double overlap, Optional<String> overlapping
             int first = player.ordinal() * Joint.COUNT;
             for (Skeleton.Rod bone : Skeleton.RODS.stream().flatMap(List::stream).filter(Skeleton.Rod::isBone).toList()) {
                 double length = Points.distance(joints, first + bone.one().ordinal(), first + bone.other().ordinal());
-                rod = Math.max(rod, Math.abs(length - bone.most()) / bone.most());
+                rod = Math.max(rod, Math.abs(length / bodies.size(player) - bone.most()) / bone.most());
             }
             for (Joint joint : Joint.values()) {
-                under = Math.max(under, Relaxation.MAT * joint.radius() - joints[3 * (first + joint.ordinal()) + 2]);
+                under = Math.max(under, Relaxation.onTheMat(sizes, new JointOf(player, joint)) - joints[3 * (first + joint.ordinal()) + 2]);
             }
             excesses.addAll(new Limits(joints, player).excesses());
         }
@@ -44,7 +45,7 @@ public record Soundness(double rod, double overlap, Optional<String> overlapping
         double overlap = 0;
         Optional<String> overlapping = Optional.empty();
         for (Capsules.Pair pair : Capsules.PAIRS) {
-            double depth = -Relaxation.gap(pair, Capsules.meeting(joints, pair.one(), pair.other()));
+            double depth = -Relaxation.gap(sizes, pair, Capsules.meeting(joints, pair.one(), pair.other()));
             if (depth > overlap) {
                 overlap = depth;
                 overlapping = Optional.of(pair.one() + " and " + pair.other());
@@ -53,21 +54,22 @@ public record Soundness(double rod, double overlap, Optional<String> overlapping
         double gap = 0;
         Optional<String> gaping = Optional.empty();
         for (Contacts.Rest rest : bodies.contacts().rests()) {
-            double open = Relaxation.gap(Capsules.pair(rest.one(), rest.other()), Capsules.meeting(joints, rest.one(), rest.other()));
+            double open = Relaxation.gap(sizes, Capsules.pair(rest.one(), rest.other()),
+                    Capsules.meeting(joints, rest.one(), rest.other()));
             if (open > gap) {
                 gap = open;
                 gaping = Optional.of(rest.one() + " and " + rest.other());
             }
         }
         for (JointOf joint : bodies.contacts().mat()) {
-            double open = joints[3 * joint.index() + 2] - Relaxation.MAT * joint.joint().radius();
+            double open = joints[3 * joint.index() + 2] - Relaxation.onTheMat(sizes, joint);
             if (open > gap) {
                 gap = open;
                 gaping = Optional.of(joint + " and the mat");
             }
         }
         for (Contacts.Grip grip : bodies.contacts().grips()) {
-            double open = Relaxation.reach(joints, grip);
+            double open = Relaxation.reach(joints, sizes, grip);
             if (open > gap) {
                 gap = open;
                 gaping = Optional.of(grip.hand() + " and " + grip.on());

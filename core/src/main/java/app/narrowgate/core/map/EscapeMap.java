@@ -151,7 +151,7 @@ public record EscapeMap(String title, String about, House house, Map<PartKind<?>
      * goes, too. Time linear in the map.
      */
     public EscapeMap emptiedOf(Set<PartKind<?>> kinds) {
-        EscapeMap left = kinds.contains(PartKind.MATCHUPS) ? of(new House(Optional.empty(), house.thinking())) : this;
+        EscapeMap left = kinds.contains(PartKind.MATCHUPS) ? of(house.with(Optional.<Id>empty())) : this;
         for (PartKind<?> kind : kinds) {
             left = left.with(kind, List.of());
         }
@@ -207,7 +207,7 @@ public record EscapeMap(String title, String about, House house, Map<PartKind<?>
         List<UnaryOperator<EscapeMap>> going = new ArrayList<>();
         PartKind.ALL.forEach(other -> kept.put(other, kept(other, kind, id, instead, going)));
         House left = kind == PartKind.MATCHUPS && house.matchup().equals(Optional.of(id))
-                ? new House(instead, house.thinking()) : house;
+                ? house.with(instead) : house;
         EscapeMap map = new EscapeMap(title, about, left, kept);
         for (UnaryOperator<EscapeMap> goes : going) {
             map = goes.apply(map);

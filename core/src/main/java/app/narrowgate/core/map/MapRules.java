@@ -74,6 +74,7 @@ public final class MapRules {
         postures();
         map.house().matchup().ifPresent(
                 matchup -> named("/house/matchup", matchup, id -> index.matchup(id).isPresent(), "matchup"));
+        map.house().gripsProblem().ifPresent(problem -> problems.add(new Problem("/house/grips", problem)));
         if (map.aims().isEmpty()) {
             problems.add(new Problem("/aims", "There is no aim; add at least one, or no odds can be computed."));
         }

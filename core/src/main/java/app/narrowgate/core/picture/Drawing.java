@@ -4,6 +4,7 @@ import app.narrowgate.core.body.Bodies;
 import app.narrowgate.core.body.Player;
 import app.narrowgate.core.body.View;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -44,24 +45,50 @@ public final class Drawing {
     private final int width;
     private final int height;
 
-    private Drawing(Bodies bodies, View view) {
+    private Drawing(Bodies bodies, View view, Collection<Vector3D> also) {
         this.bodies = bodies;
         camera = Camera.of(view);
         pieces = parted(Stream.of(Player.values()).flatMap(player -> Piece.of(bodies, player).stream()).toList());
         discs = pieces.stream().map(this::discs).toList();
         hulls = discs.stream().map(Hull::new).toList();
         seams = pieces.stream().map(this::seams).toList();
-        double right = discs.stream().flatMap(List::stream).mapToDouble(d -> d.x() + d.radius()).max().orElse(0) + MARGIN;
-        double bottom = discs.stream().flatMap(List::stream).mapToDouble(d -> d.y() - d.radius()).min().orElse(0) - MARGIN;
-        left = discs.stream().flatMap(List::stream).mapToDouble(d -> d.x() - d.radius()).min().orElse(0) - MARGIN;
-        top = discs.stream().flatMap(List::stream).mapToDouble(d -> d.y() + d.radius()).max().orElse(0) + MARGIN;
+        List<Disc> shown = Stream.concat(discs.stream().flatMap(List::stream),
+                also.stream().map(point -> camera.disc(new Ball(point, 0)))).toList();
+        double right = shown.stream().mapToDouble(d -> d.x() + d.radius()).max().orElse(0) + MARGIN;
+        double bottom = shown.stream().mapToDouble(d -> d.y() - d.radius()).min().orElse(0) - MARGIN;
+        left = shown.stream().mapToDouble(d -> d.x() - d.radius()).min().orElse(0) - MARGIN;
+        top = shown.stream().mapToDouble(d -> d.y() + d.radius()).max().orElse(0) + MARGIN;
         width = (int) Math.ceil((right - left) * Picture.STATURE);
         height = (int) Math.ceil((top - bottom) * Picture.STATURE);
     }
 
     /** Two bodies as they are seen from there. */
     public static Picture of(Bodies bodies, View view) {
-        return new Drawing(bodies, view).picture();
+        return new Drawing(bodies, view, List.of()).picture();
+    }
+
+    /**
+     * A picture with where other points are in it.
+     *
+     * @param picture what is drawn, wide enough for the points
+     * @param across how far from the left edge each point is, in the order in which they were given
+     * @param down how far from the upper edge each is
+     */
+    public record Pointed(Picture picture, List<Integer> across, List<Integer> down) {
+
+        /** Keeps the order. */
+        public Pointed {
+            across = List.copyOf(across);
+            down = List.copyOf(down);
+        }
+    }
+
+    /** Two bodies as they are seen from there, and where other points are in the picture. */
+    public static Pointed of(Bodies bodies, View view, List<Vector3D> points) {
+        Drawing drawing = new Drawing(bodies, view, points);
+        List<Disc> seen = points.stream().map(point -> drawing.camera.disc(new Ball(point, 0))).toList();
+        return new Pointed(drawing.picture(), seen.stream().map(disc -> drawing.across(disc.x())).toList(),
+                seen.stream().map(disc -> drawing.down(disc.y())).toList());
     }
 
     /**
@@ -69,7 +96,7 @@ public final class Drawing {
      * finer than that in which the order was found.
      */
     public static double wrong(Bodies bodies, View view) {
-        return new Drawing(bodies, view).covering(FINE_CELL).wrong();
+        return new Drawing(bodies, view, List.of()).covering(FINE_CELL).wrong();
     }
 
     private Covering covering(double cell) {
@@ -158,7 +185,8 @@ public final class Drawing {
     private String hair(Player player) {
         Pen pen = new Pen();
         List<double[]> points = Head.of(bodies, player).hair(camera);
-        points.forEach(point -> pen.line(across(point[0]), down(point[1])));
+        double size = bodies.size(player);
+        points.forEach(point -> pen.line(across(size * point[0]), down(size * point[1])));
         return points.isEmpty() ? "" : pen.close().toString();
     }
 

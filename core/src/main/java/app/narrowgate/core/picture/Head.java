@@ -10,6 +10,7 @@ import org.apache.commons.geometry.euclidean.threed.Vector3D;
 /**
  * A head: a skull, a chin, a nose, and a cap of hair that shows where it looks at every size.
  *
+ * @param middle where its middle is, in its own stature
  * @param face the direction in which it looks
  * @param crown the direction to the top of the skull
  */
@@ -26,7 +27,7 @@ record Head(Vector3D middle, Vector3D face, Vector3D crown) {
         Vector3D nose = bodies.at(player, Joint.NOSE).subtract(head).normalize();
         // A nodding head turns as one piece: the crown is square to where it looks.
         Vector3D crown = spine.subtract(nose.multiply(spine.dot(nose)));
-        return new Head(head, nose, crown.norm() < 1e-6 ? nose.orthogonal() : crown.normalize());
+        return new Head(head.multiply(1 / bodies.size(player)), nose, crown.norm() < 1e-6 ? nose.orthogonal() : crown.normalize());
     }
 
     Ball skull() {
@@ -43,7 +44,7 @@ record Head(Vector3D middle, Vector3D face, Vector3D crown) {
     }
 
     /**
-     * The outline of the hair as it is seen: points in the picture, closed; empty when only the face is seen. The cap is
+     * The outline of the hair as it is seen: points in the picture, in its own stature, closed; empty when only the face is seen. The cap is
      * what of the skull lies within 82 degrees of a direction behind and above; its edge is the part of that circle which
      * looks this way, joined along the edge of the skull.
      */

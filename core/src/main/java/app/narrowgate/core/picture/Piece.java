@@ -52,10 +52,15 @@ record Piece(Player player, String name, BodyPart part, List<Ball> balls, List<S
 
     /** All pieces of one of the two. */
     static List<Piece> of(Bodies bodies, Player player) {
-        return new Shapes(bodies, player).pieces();
+        return new Shapes(bodies, player).pieces().stream().map(piece -> piece.grown(bodies.size(player))).toList();
     }
 
-    /** What a body looks like, measured by eye so that it reads at every size; in stature. */
+    private Piece grown(double size) {
+        return size == 1 ? this : new Piece(player, name, part, balls.stream().map(ball -> ball.grown(size)).toList(),
+                seams.stream().map(seam -> new Seam(seam.with(), seam.around().grown(size))).toList());
+    }
+
+    /** What a body looks like, measured by eye so that it reads at every size; in its own stature. */
     private static final class Shapes {
         private final Bodies bodies;
         private final Player player;
@@ -81,7 +86,7 @@ record Piece(Player player, String name, BodyPart part, List<Ball> balls, List<S
         }
 
         private Vector3D at(Joint joint) {
-            return bodies.at(player, joint);
+            return bodies.at(player, joint).multiply(1 / bodies.size(player));
         }
 
         private static Ball ball(Vector3D middle, double radius) {

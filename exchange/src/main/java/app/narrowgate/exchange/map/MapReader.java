@@ -13,6 +13,7 @@ import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Fact;
 import app.narrowgate.core.map.Feeder;
 import app.narrowgate.core.map.Hold;
+import app.narrowgate.core.map.GripGrade;
 import app.narrowgate.core.map.House;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Lean;
@@ -135,9 +136,10 @@ final class MapReader {
     }
 
     private static House house(Fields f) {
+        List<GripGrade> grips = f.objects("grips", g -> new GripGrade(g.text("title", Text.TITLE), g.number("grade", GripGrade.GRADE)));
         return new House(f.optionalReference("matchup"), f.object("thinking", t -> new ThinkingTime(
                 t.number("base", ThinkingTime.COEFFICIENT), t.number("perBit", ThinkingTime.COEFFICIENT)))
-                .orElse(ThinkingTime.USUAL));
+                .orElse(ThinkingTime.USUAL), f.has("grips") ? grips : House.USUAL_GRIPS);
     }
 
     Movement movement(Fields f) {

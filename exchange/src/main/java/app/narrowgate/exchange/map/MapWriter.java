@@ -122,6 +122,10 @@ final class MapWriter {
             number(thinking, "base", house.thinking().base());
             number(thinking, "perBit", house.thinking().perBit());
         }
+        if (!house.grips().equals(House.USUAL_GRIPS)) {
+            ArrayNode grips = node.putArray("grips");
+            house.grips().forEach(grip -> number(grips.addObject().put("title", grip.title()), "grade", grip.grade()));
+        }
     }
 
     static ObjectNode principle(Principle principle) {

@@ -2,7 +2,7 @@ package app.narrowgate.server.map;
 
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.check.Text;
-import app.narrowgate.core.map.House;
+import app.narrowgate.core.map.GripGrade;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.ThinkingTime;
 import app.narrowgate.exchange.map.MapJson;
@@ -62,6 +62,16 @@ class MapController {
      */
     @Schema(name = "HouseEdit")
     record HouseEdit(@Min(1) int revision, @Nullable @Size(max = 64) String matchup, double thinkBase, double thinkPerBit) {
+    }
+
+    /** A ladder of grips, the weakest first. */
+    @Schema(name = "GripsEdit")
+    record GripsEdit(@Min(1) int revision, @NotNull @Size(max = GripGrade.MOST) List<@Valid @NotNull GripEdit> grips) {
+    }
+
+    /** A grip with its grade. */
+    @Schema(name = "GripEdit")
+    record GripEdit(@NotBlank @Size(max = 90) String title, double grade) {
     }
 
     /** A map to begin. */
@@ -142,9 +152,16 @@ class MapController {
     MapView changeHouse(@PathVariable UUID mapId, @Valid @RequestBody HouseEdit edit,
             @AuthenticationPrincipal SignedIn who) {
         Optional<Id> matchup = Optional.ofNullable(edit.matchup()).filter(m -> !m.isBlank()).map(Id::of);
-        House house = new House(matchup, new ThinkingTime(edit.thinkBase(), edit.thinkPerBit()));
+        ThinkingTime thinking = new ThinkingTime(edit.thinkBase(), edit.thinkPerBit());
         return views.of(editing.edit(mapId, edit.revision(), who, "Changed what the house takes for granted",
-                map -> map.of(house)));
+                map -> map.of(map.house().with(matchup).with(thinking))));
+    }
+
+    @PutMapping("/{mapId}/house/grips")
+    @Operation(operationId = "changeGrips", summary = "Say how the house grades its grips")
+    MapView changeGrips(@PathVariable UUID mapId, @Valid @RequestBody GripsEdit edit, @AuthenticationPrincipal SignedIn who) {
+        List<GripGrade> grips = edit.grips().stream().map(grip -> new GripGrade(grip.title(), grip.grade())).toList();
+        return views.of(editing.edit(mapId, edit.revision(), who, "Graded the grips", map -> map.of(map.house().with(grips))));
     }
 
     @PutMapping("/{mapId}/archived")

@@ -44,11 +44,16 @@ public record MapView(UUID id, int revision, String title, String about, HouseVi
 
     @Schema(name = "House", description = "What holds where nothing else is asked for")
     record HouseView(@Schema(description = "Missing where the map has no matchup") @Nullable String matchup,
-            double thinkBase, double thinkPerBit) {
+            double thinkBase, double thinkPerBit, @Schema(description = "Its ladder of grips, the weakest first") List<GripView> grips) {
         static HouseView of(EscapeMap map) {
             return new HouseView(map.matchups().isEmpty() ? null : map.houseMatchup().id().value(),
-                    map.house().thinking().base(), map.house().thinking().perBit());
+                    map.house().thinking().base(), map.house().thinking().perBit(),
+                    map.house().grips().stream().map(grip -> new GripView(grip.title(), grip.grade())).toList());
         }
+    }
+
+    @Schema(name = "GripGrade", description = "How well the house thinks that a grip holds against its others")
+    record GripView(String title, double grade) {
     }
 
     @Schema(name = "Family")

@@ -20,7 +20,7 @@ import org.springframework.stereotype.Component;
  * it changed, and maps that share postures share their pictures.
  */
 @Component
-class Pictures {
+public class Pictures {
 
     /** Room for the postures of some ten maps. */
     private static final int MOST = 2000;
@@ -54,8 +54,14 @@ class Pictures {
         return views.get(map, stored -> PicturesView.of(stored.index().map(), postures(stored), this));
     }
 
-    private Postures postures(StoredMap map) {
-        return Postures.of(map.index().map(), rough -> solved.get(rough, Relaxation::of));
+    /** The postures of a map; what was solved for another is not solved again. */
+    public Postures postures(StoredMap map) {
+        return Postures.of(map.index().map(), this::solve);
+    }
+
+    /** Makes a rough posture possible. */
+    public Bodies solve(Bodies rough) {
+        return solved.get(rough, Relaxation::of);
     }
 
     /** A posture as it is seen. */

@@ -4,7 +4,6 @@ import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Part;
 import app.narrowgate.core.map.Posture;
-import app.narrowgate.core.picture.Picture;
 import app.narrowgate.core.picture.Postures;
 import app.narrowgate.core.trait.Side;
 import app.narrowgate.server.config.RenderedOnce;
@@ -33,35 +32,6 @@ record PicturesView(
                     description = "The side of the bottom player on which the top player is; missing where there is none")
             @Nullable String near, @Schema(description = "Which drawing") String drawing,
             @Schema(description = "True where the two are in each other's place in the drawing") boolean swapped) {
-    }
-
-    @Schema(name = "Drawing", description = "Two bodies as plain paths: SVG, a stature is 1000 long, what covers comes last")
-    record DrawingView(int width, int height,
-            @Schema(description = "A mark under what lies near the mat: lines to be drawn 90 wide with round ends") String ground,
-            List<PieceView> pieces) {
-        static DrawingView of(Picture picture) {
-            return new DrawingView(picture.width(), picture.height(), picture.ground(),
-                    picture.pieces().stream().map(PieceView::of).toList());
-        }
-    }
-
-    @Schema(name = "PicturePiece")
-    record PieceView(@Schema(allowableValues = {"you", "they"}) String who, String name,
-            @Schema(allowableValues = {"head", "trunk", "hips", "left-arm", "right-arm", "left-leg", "right-leg"}) String part,
-            @Schema(description = "The whole outline, closed") String fill,
-            @Schema(description = "Where a line parts it from what it covers; missing where none does") @Nullable String line,
-            @Schema(description = "Where a line is due only if its neighbour has another colour; missing where none is")
-            @Nullable String seam,
-            @Schema(description = "A head's cap of hair; missing where none is seen") @Nullable String hair,
-            @Schema(description = "How much of it is seen, from 0 to 1") double seen) {
-        static PieceView of(Picture.Painted piece) {
-            return new PieceView(piece.player().code(), piece.name(), piece.part().code(), piece.fill(), orMissing(piece.line()),
-                    orMissing(piece.seam()), orMissing(piece.hair()), piece.seen());
-        }
-    }
-
-    private static String orMissing(String path) {
-        return path.isEmpty() ? null : path;
     }
 
     static PicturesView of(EscapeMap map, Postures postures, Pictures pictures) {

@@ -1,0 +1,2 @@
+export { LeveragePage } from "./LeveragePage";
+export { LeverLink } from "./LeverLink";

@@ -1,0 +1,3 @@
+export { WeightHere } from "./WeightHere";
+export { WeightPage } from "./WeightPage";
+export { WeightsPage } from "./WeightsPage";
