@@ -21,45 +21,43 @@ export function Grips({ map }: { map: Schemas["Map"] }) {
     <>
       {grips.length === 0 && !edited && <p className="mt-1">The house has graded no grip yet.</p>}
       {grips.length > 0 && !edited && (
-        <div className="overflow-x-auto">
-          <table className="mt-2 w-full min-w-[420px] border-collapse text-left">
-            <thead>
-              <tr className="border-b-2 border-ink text-quiet">
-                <th className="py-1 pr-3 font-normal">Grip, weak to strong</th>
-                {PLACES.map((place) => (
-                  <th key={place.title} className="w-[22%] py-1 pr-3 font-normal">
-                    {place.title}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {grips.map((grip) => (
-                <tr key={grip.title} className="border-b border-rule">
-                  <td className="py-1.5 pr-3 font-semibold">{grip.title}</td>
-                  {PLACES.map((place) => {
-                    const worth = grip.grade * place.along;
-                    return (
-                      <td key={place.title} className="py-1.5 pr-3">
-                        <span className="flex items-center gap-2">
-                          <span className="h-[9px] min-w-0 grow bg-lane" aria-hidden="true">
-                            <span
-                              className="block h-full bg-green"
-                              style={{ width: `${(100 * worth) / best}%` }}
-                            />
-                          </span>
-                          <span className="w-8 text-right font-semibold">
-                            {worth.toFixed(1).replace(/\.0$/, "")}
-                          </span>
-                        </span>
-                      </td>
-                    );
-                  })}
-                </tr>
+        <table className="mt-2 w-full border-collapse text-left">
+          <thead>
+            <tr className="border-b-2 border-ink text-quiet">
+              <th className="py-1 pr-3 font-normal">Grip, weak to strong</th>
+              {PLACES.map((place) => (
+                <th key={place.title} className="w-[22%] py-1 pr-3 font-normal">
+                  {place.title}
+                </th>
               ))}
-            </tbody>
-          </table>
-        </div>
+            </tr>
+          </thead>
+          <tbody>
+            {grips.map((grip) => (
+              <tr key={grip.title} className="border-b border-rule">
+                <td className="py-1.5 pr-3 font-semibold">{grip.title}</td>
+                {PLACES.map((place) => {
+                  const worth = grip.grade * place.along;
+                  return (
+                    <td key={place.title} className="py-1.5 pr-3">
+                      <span className="flex items-center gap-2">
+                        <span className="h-[9px] min-w-0 grow bg-lane max-sm:hidden" aria-hidden="true">
+                          <span
+                            className="block h-full bg-green"
+                            style={{ width: `${(100 * worth) / best}%` }}
+                          />
+                        </span>
+                        <span className="w-8 text-right font-semibold">
+                          {worth.toFixed(1).replace(/\.0$/, "")}
+                        </span>
+                      </span>
+                    </td>
+                  );
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
       )}
       {edited ? (
         <GripsForm map={map} grips={edited} setGrips={setEdited} done={() => setEdited(undefined)} />

@@ -56,7 +56,7 @@ function Leverage({ map, levers, asked, change }: { map: Schemas["Map"]; levers:
         Rigid rods in one plane. Left out: friction, muscle, and all that gives. For comparing two ways of
         doing the same thing; not a load to trust, and no reason to test it on a partner’s joint.
       </p>
-      <div className="mt-3 grid gap-x-12 lg:grid-cols-2">
+      <div className="mt-3 grid grid-cols-[minmax(0,1fr)] gap-x-12 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <Block
           id="arm"
           title="Hold the arm at the wrist"
@@ -163,7 +163,7 @@ function Leverage({ map, levers, asked, change }: { map: Schemas["Map"]; levers:
         <section
           id="grip"
           aria-labelledby="grip-title"
-          className="scroll-mt-4 border-t-2 border-ink pt-2 pb-6 lg:col-span-2"
+          className="min-w-0 scroll-mt-4 border-t-2 border-ink pt-2 pb-6 lg:col-span-2"
         >
           <h2 id="grip-title" className="text-[17px]">
             The ladder of grips
@@ -233,7 +233,11 @@ function Block({
 }) {
   const full = most ?? Math.max(...bars.map((bar) => bar.value));
   return (
-    <section id={id} aria-labelledby={`${id}-title`} className="scroll-mt-4 border-t-2 border-ink pt-2 pb-6">
+    <section
+      id={id}
+      aria-labelledby={`${id}-title`}
+      className="min-w-0 scroll-mt-4 border-t-2 border-ink pt-2 pb-6"
+    >
       <h2 id={`${id}-title`} className="text-[17px]">
         {title}
       </h2>

@@ -62,9 +62,9 @@ export function HeldLimb({
 }) {
   const scale = 62 / hold.length;
   const x = (share: number) => 10 + share * hold.length * scale;
-  const force = (30 * Math.min(hold.needed, strongest)) / strongest;
+  const force = (22 * Math.min(hold.needed, strongest)) / strongest;
   return (
-    <svg viewBox="0 0 100 62" className="w-full max-w-[420px]" role="img" aria-label={says}>
+    <svg viewBox="0 0 100 50" className="w-full max-w-[420px]" role="img" aria-label={says}>
       <Rod
         points={[
           [10, 18],

@@ -297,7 +297,7 @@ function Figured({
           {weight.changes.map((change) => (
             <tr key={change.change} className={`border-b border-rule ${change.done ? "bg-lane" : ""}`}>
               <td
-                className={`py-0.5 pl-1.5 ${change.done ? "border-l-[3px] border-ink" : "border-l-[3px] border-transparent"}`}
+                className={`pl-1.5 ${change.done ? "border-l-[3px] border-ink" : "border-l-[3px] border-transparent"}`}
               >
                 <button
                   type="button"
@@ -344,10 +344,11 @@ function Figured({
               <p className="text-quiet">turned like the picture{changed && " · dashed: nothing changed"}</p>
               <Rose rose={weight.rose} weakest={weight.now.weakest.degrees} changed={changed} />
               <p className="text-quiet">
-                Lifting them over the weakest side takes {Math.round(weight.now.weakest.work)} J
-                {weight.now.own && Math.abs(weight.now.own.degrees - weight.now.weakest.degrees) >= 1
-                  ? `; without a hand that lands they tip ${wayInWords(weight.now.own.way)}: ${degrees(weight.now.own.degrees)}.`
-                  : "."}
+                {weight.now.weakest.degrees > 0 &&
+                  `Lifting them over the weakest side takes ${Math.round(weight.now.weakest.work)} J. `}
+                {weight.now.own &&
+                  Math.abs(weight.now.own.degrees - weight.now.weakest.degrees) >= 1 &&
+                  `Without a hand that lands: ${degrees(weight.now.own.degrees)} ${wayInWords(weight.now.own.way)}.`}
               </p>
             </>
           ) : (
@@ -363,13 +364,13 @@ function Figured({
 function Row({ figures }: { figures: Figures }) {
   return (
     <>
-      <td className="py-0.5 pr-3 text-right font-semibold whitespace-nowrap">
+      <td className="pr-3 text-right font-semibold whitespace-nowrap">
         {figures.weakest ? degrees(figures.weakest.degrees) : "–"}
       </td>
-      <td className="py-0.5 pr-3 text-right font-semibold whitespace-nowrap">
+      <td className="pr-3 text-right font-semibold whitespace-nowrap">
         {figures.load ? kilograms(figures.load.likely) : "–"}
       </td>
-      <td className="py-0.5 text-[13.5px] leading-tight">
+      <td className="leading-tight lg:text-[13.5px]">
         {figures.weakest ? wayInWords(figures.weakest.way) : ""}
       </td>
     </>

@@ -123,8 +123,8 @@ export function priceInWords(weight: Weight, done: readonly Change[]): string {
 
 /** What of one side to take away, where that has not been done yet; empty where nothing helps. */
 export function adviceInWords(weight: Weight): string {
-  const { best } = weight;
-  if (!best?.then.weakest) return "";
+  const { best, first } = weight;
+  if (!best?.then.weakest || (first.weakest?.degrees ?? 0) < 0) return "";
   const leant = best.then.weakest.degrees;
   return `Soonest: hold ${heldInWords(best.changes)}, then ${degrees(leant)} ${wayInWords(best.then.weakest.way)}.`;
 }
