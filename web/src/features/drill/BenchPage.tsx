@@ -116,7 +116,7 @@ function Bench({ map, found, leaving }: { map: Schemas["Map"]; found: Found; lea
         )}
         {data && (
           <>
-            <Strip plan={data} />
+            <Strip map={map} plan={data} />
             <Rounds plan={data} />
             <Solo plan={data} />
             {data.links.length > 0 && <LinksTable plan={data} drill={drill} change={change} />}

@@ -1,5 +1,7 @@
-import { useState } from "react";
+import { Fragment, useState } from "react";
+import type { Schemas } from "../../api/client";
 import { lowerFirst } from "../map";
+import { PlacePicture } from "../picture";
 import type { Plan } from "./design";
 import { duration, linkOf, secondsOf, turnsOf, wordOf, type Step, type Turn } from "./turns";
 
@@ -8,7 +10,7 @@ const SHOWN = 2;
 const PIECES = 8;
 
 /** The first turns as tape: what is called, where, what answers it, and how the pair goes on. */
-export function Strip({ plan }: { plan: Plan }) {
+export function Strip({ map, plan }: { map: Schemas["Map"]; plan: Plan }) {
   const [all, setAll] = useState(false);
   const turns = turnsOf(plan);
   const shown = all ? turns : turns.slice(0, SHOWN);
@@ -20,6 +22,7 @@ export function Strip({ plan }: { plan: Plan }) {
         <TurnRow
           key={index}
           turn={turn}
+          map={map}
           plan={plan}
           all={all}
           newSide={index === 0 || shown[index - 1]!.side !== turn.side}
@@ -54,7 +57,19 @@ function Who({ bottom }: { bottom: Turn["bottom"] }) {
   );
 }
 
-function TurnRow({ turn, plan, all, newSide }: { turn: Turn; plan: Plan; all: boolean; newSide: boolean }) {
+function TurnRow({
+  turn,
+  map,
+  plan,
+  all,
+  newSide,
+}: {
+  turn: Turn;
+  map: Schemas["Map"];
+  plan: Plan;
+  all: boolean;
+  newSide: boolean;
+}) {
   const practised = turn.steps.filter((step) => step.kind === "link" || step.kind === "fake");
   const shown = all ? practised : practised.slice(0, PIECES);
   const swap = turn.steps.find(
@@ -67,7 +82,10 @@ function TurnRow({ turn, plan, all, newSide }: { turn: Turn; plan: Plan; all: bo
         <Who bottom={turn.bottom} />
         <ol className="flex min-w-0 flex-wrap gap-y-3">
           {shown.map((step, index) => (
-            <StepCell key={index} step={step} before={turn.steps[turn.steps.indexOf(step) - 1]} plan={plan} />
+            <Fragment key={index}>
+              <From step={step} before={shown[index - 1]} map={map} plan={plan} />
+              <StepCell step={step} before={turn.steps[turn.steps.indexOf(step) - 1]} map={map} plan={plan} />
+            </Fragment>
           ))}
           {shown.length < practised.length && (
             <li className="self-center px-2 text-quiet">and {practised.length - shown.length} more</li>
@@ -91,8 +109,42 @@ function TurnRow({ turn, plan, all, newSide }: { turn: Turn; plan: Plan; all: bo
   );
 }
 
-/** A link as a piece of tape: the call over a line whose light part is the feed. */
-function StepCell({ step, before, plan }: { step: Step; before: Step | undefined; plan: Plan }) {
+/** The place in which a turn begins, and in which it begins anew where nothing led there. */
+function From({
+  step,
+  before,
+  map,
+  plan,
+}: {
+  step: Step;
+  before: Step | undefined;
+  map: Schemas["Map"];
+  plan: Plan;
+}) {
+  const link = linkOf(step, plan);
+  const earlier = before && linkOf(before, plan);
+  if (!link || (earlier && (earlier.landing === link.start || earlier.start === link.start))) return null;
+  return (
+    <li className="w-[104px] px-2">
+      <p className="text-quiet">from</p>
+      <PlacePicture map={map} place={link.start} width={100} silent className="mt-1 h-16 w-full" />
+      <p className="leading-tight font-semibold">{link.startTitle}</p>
+    </li>
+  );
+}
+
+/** A link as a piece of tape: the call over a line whose light part is the feed, and where it lands. */
+function StepCell({
+  step,
+  before,
+  map,
+  plan,
+}: {
+  step: Step;
+  before: Step | undefined;
+  map: Schemas["Map"];
+  plan: Plan;
+}) {
   if (step.kind === "fake") {
     return (
       <li className="w-[112px] border-l-[3px] border-dashed border-edge px-2">
@@ -127,6 +179,8 @@ function StepCell({ step, before, plan }: { step: Step; before: Step | undefined
       </div>
       <p className="leading-tight font-semibold">{link.startTitle}</p>
       <p className="leading-tight text-quiet">{lowerFirst(link.answer)}</p>
+      <PlacePicture map={map} place={link.landing} width={100} silent className="mt-1 h-16 w-full" />
+      <p className="leading-tight">{lowerFirst(link.landingTitle)}</p>
     </li>
   );
 }

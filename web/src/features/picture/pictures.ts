@@ -14,6 +14,21 @@ export function usePictures(map: Schemas["Map"] | undefined) {
   });
 }
 
+/** How the two bodies get from one place to another, in pictures. */
+export function useWay(map: Schemas["Map"], from: string, to: string) {
+  return useQuery({
+    queryKey: ["picture-way", map.id, map.revision, from, to],
+    retry: false,
+    queryFn: ({ signal }) =>
+      unwrap(
+        api.GET("/api/maps/{mapId}/pictures/way", {
+          params: { path: { mapId: map.id }, query: { from, to } },
+          signal,
+        }),
+      ),
+  });
+}
+
 /** The picture of a place; undefined while it is on its way, and where nobody has drawn it. */
 export function usePicture(map: Schemas["Map"], place: string): DrawnPicture | undefined {
   return pictureAt(usePictures(map).data, place);

@@ -8,6 +8,7 @@ import { Refused } from "../../ui/Notice";
 import { Picker } from "../../ui/Picker";
 import { lowerFirst, paths, techniqueOf, useMap, useMapChange, withoutThey } from "../map";
 import { OddsControls, settingQuery, useWrittenSetting } from "../odds";
+import { PlacePicture } from "../picture";
 import { ResponseForm } from "../situation";
 import { partsOf } from "../../model/partKinds";
 import { FieldInput, RESPONSE_FIELDS, type Part } from "../workshop";
@@ -88,22 +89,33 @@ function Row({ map, question }: { map: Schemas["Map"]; question: Question }) {
   return (
     <li className="border-b border-rule py-2.5">
       <div className="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-6 gap-y-0.5 md:grid-cols-[minmax(0,1fr)_auto_88px]">
-        <div className="min-w-0">
-          <p className="text-[17px] font-semibold">What if they {words}?</p>
-          <p className="text-quiet">
-            {place ? (
-              <>
-                in{" "}
-                <Link className="link" to={paths.situation(map.id, place.id) + settingQuery(params)}>
-                  {place.title}
-                </Link>
-              </>
-            ) : (
-              "not placed yet"
-            )}
-            {technique && <>, after you: {lowerFirst(technique.title)}</>}
-            {question.author && <>, asked by {question.author}</>}
-          </p>
+        <div className="flex min-w-0 items-start gap-3">
+          {place && (
+            <PlacePicture
+              map={map}
+              place={place.id}
+              width={72}
+              silent
+              className="h-12 w-[72px] shrink-0 max-sm:hidden"
+            />
+          )}
+          <div className="min-w-0">
+            <p className="text-[17px] font-semibold">What if they {words}?</p>
+            <p className="text-quiet">
+              {place ? (
+                <>
+                  in{" "}
+                  <Link className="link" to={paths.situation(map.id, place.id) + settingQuery(params)}>
+                    {place.title}
+                  </Link>
+                </>
+              ) : (
+                "not placed yet"
+              )}
+              {technique && <>, after you: {lowerFirst(technique.title)}</>}
+              {question.author && <>, asked by {question.author}</>}
+            </p>
+          </div>
         </div>
         <div className="flex gap-x-5">
           <button

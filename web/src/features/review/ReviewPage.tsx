@@ -8,6 +8,7 @@ import { Refused } from "../../ui/Notice";
 import { findingPath, findingPlace, paths, useMap, useMapChange } from "../map";
 import { OddsControls, settingQuery, useReview, useSetting } from "../odds";
 import { Cost } from "./Cost";
+import { PlacePicture } from "../picture";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
 
@@ -83,13 +84,24 @@ function Row({ map, finding }: { map: Schemas["Map"]; finding: Finding }) {
   return (
     <li className="grid gap-x-6 gap-y-1 border-b border-rule py-2.5 md:grid-cols-[170px_minmax(0,1fr)_minmax(0,0.9fr)_72px]">
       <p className="font-semibold text-rust">{FINDING_LABEL[finding.kind] ?? finding.kind}</p>
-      <div className="min-w-0">
-        <p className="font-semibold">
-          <Link className="link" to={findingPath(map, finding, query)}>
-            {place.title}
-          </Link>
-        </p>
-        <p className="text-quiet">{finding.reason}</p>
+      <div className="flex min-w-0 items-start gap-3">
+        {place.situation && (
+          <PlacePicture
+            map={map}
+            place={place.situation}
+            width={72}
+            silent
+            className="h-12 w-[72px] shrink-0 max-sm:hidden"
+          />
+        )}
+        <div className="min-w-0">
+          <p className="font-semibold">
+            <Link className="link" to={findingPath(map, finding, query)}>
+              {place.title}
+            </Link>
+          </p>
+          <p className="text-quiet">{finding.reason}</p>
+        </div>
       </div>
       <div className="min-w-0">
         <p>{finding.mend}</p>

@@ -106,7 +106,7 @@ export function ReactionBlock({
         {technique && (
           <Disclosure title="How it is done">
             <p className="mb-1 text-quiet">{forWhom(technique)}</p>
-            <Teaching map={map} technique={technique} />
+            <Teaching map={map} technique={technique} from={situation.id} to={mostlyLands(odds)} />
           </Disclosure>
         )}
         {odds.usable && odds.known && (
@@ -122,6 +122,12 @@ export function ReactionBlock({
       )}
     </section>
   );
+}
+
+/** Where it leads most often, of what has an answer. */
+function mostlyLands(odds: Schemas["ReactionOdds"]): string | undefined {
+  const answered = odds.responses.filter((response) => response.answered);
+  return answered.sort((a, b) => b.chance - a.chance)[0]?.lands;
 }
 
 /** Something that can be looked up here; what is inside is made only when it is opened. */

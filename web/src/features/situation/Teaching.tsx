@@ -1,17 +1,35 @@
 import { LEVEL_LABEL } from "../../labels";
 import type { Schemas } from "../../api/client";
 import { LeverLink } from "../lever";
+import { StepStrip } from "../picture";
 
 /** How a technique is done: checkpoints, what goes wrong and why, and what has been asked. */
-export function Teaching({ map, technique }: { map: Schemas["Map"]; technique: Schemas["Technique"] }) {
+export function Teaching({
+  map,
+  technique,
+  from,
+  to,
+}: {
+  map: Schemas["Map"];
+  technique: Schemas["Technique"];
+  /** Where it begins and where it mostly lands: then the checkpoints stand under pictures of the way. */
+  from?: string;
+  to?: string;
+}) {
+  const steps = technique.checkpoints.map((line, place) => (
+    <span key={line}>
+      {line} <LeverLink map={map} technique={technique.id} checkpoint={place} />
+    </span>
+  ));
   return (
     <>
-      {technique.checkpoints.length > 0 && (
+      {from !== undefined && to !== undefined && steps.length > 0 && (
+        <StepStrip map={map} from={from} to={to} steps={steps} />
+      )}
+      {(from === undefined || to === undefined) && steps.length > 0 && (
         <ol className="list-decimal space-y-0.5 pl-5">
-          {technique.checkpoints.map((line, place) => (
-            <li key={line}>
-              {line} <LeverLink map={map} technique={technique.id} checkpoint={place} />
-            </li>
+          {steps.map((step) => (
+            <li key={step.key}>{step}</li>
           ))}
         </ol>
       )}

@@ -13,6 +13,7 @@ import { namedAlike, partsOf } from "../../model/partKinds";
 import { inWordsOfTheForm, putParts } from "../workshop";
 import { partsToSend, rowsOf, type Answer, type Pin } from "./answers";
 import { Heading } from "../../ui/Heading";
+import { PlacePicture } from "../picture";
 import { together, Waiting } from "../../ui/Waiting";
 import { indexOf } from "../../model/mapIndex";
 
@@ -164,6 +165,9 @@ function Questions({
         });
       }}
     >
+      {pin.id && (
+        <PlacePicture map={map} place={pin.id} width={260} className="float-right ml-5 h-36 max-w-[44%]" />
+      )}
       {technique ? (
         <>
           <h2 className="text-[20px]">You: {lowerFirst(technique.title)}. What do they do?</h2>

@@ -25,6 +25,7 @@ export function TwoBodies({
   onPick,
   under,
   over,
+  box = picture,
   className = "",
 }: {
   picture: DrawnPicture;
@@ -42,6 +43,8 @@ export function TwoBodies({
   under?: ReactNode;
   /** Drawn over everything, in units of the picture; takes the place of the outlines of what is held and hidden. */
   over?: ReactNode;
+  /** The room in which it stands, where several stand beside each other in one measure; as wide as it is unless said. */
+  box?: { width: number; height: number };
   className?: string;
 }) {
   const parts = new Set(SEGMENTS.filter((s) => s in held).map((s) => partOf(s, picture.near)));
@@ -58,7 +61,7 @@ export function TwoBodies({
     piece.who === "they" ? "var(--body-they)" : isHeld(piece) ? "var(--green)" : "var(--body-you)";
   return (
     <svg
-      viewBox={`0 0 ${picture.width} ${picture.height}`}
+      viewBox={`${(picture.width - box.width) / 2} ${picture.height - box.height} ${box.width} ${box.height}`}
       className={className}
       fill="none"
       strokeLinejoin="round"

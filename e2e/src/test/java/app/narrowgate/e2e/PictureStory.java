@@ -88,6 +88,35 @@ class PictureStory extends Story {
         assertThat(picture(page, "They sit beside your right ribs")).isVisible();
     }
 
+    /** From where it begins to where it mostly lands in four pictures, the checkpoints under them, by press and by arrow. */
+    @Test
+    void howItIsDoneIsSteppedByHand() {
+        Page page = browser.signedIn();
+        go(page, "/at/mount-low");
+        Locator answer = page.getByRole(AriaRole.REGION, named("bridge over the shoulder"))
+                .or(page.locator("section[id]").filter(new Locator.FilterOptions().setHasText("How it is done"))).first();
+        answer.getByRole(AriaRole.BUTTON, within("How it is done")).click();
+        Locator steps = answer.getByRole(AriaRole.REGION, within("Step by step"));
+        assertThat(steps).containsText("1 of 4: Low, arms round your head");
+        assertThat(steps.getByRole(AriaRole.IMG)).isVisible();
+        steps.getByRole(AriaRole.BUTTON, within("Picture 3: on the way")).click();
+        assertThat(steps).containsText("3 of 4: on the way");
+        page.keyboard().press("ArrowRight");
+        assertThat(steps).containsText("4 of 4");
+        page.keyboard().press("ArrowRight");
+        assertThat(steps).containsText("4 of 4");
+        assertThat(Browser.seriousFaults(page)).isEmpty();
+    }
+
+    @Test
+    void holesAndTheBenchAreDrawn() {
+        Page page = browser.signedIn();
+        go(page, "/review");
+        assertThat(page.getByRole(AriaRole.MAIN).locator("li svg g").first()).isAttached();
+        go(page, "/drills?place=mount-low");
+        assertThat(page.getByRole(AriaRole.REGION, exactly("The turns")).locator("li svg g").first()).isAttached();
+    }
+
     /** Told from another: a new posture is another one mirrored, the place takes it, and undo takes it back. */
     @Test
     void anotherPostureIsToldFromOneAndGivenToAPlace() {

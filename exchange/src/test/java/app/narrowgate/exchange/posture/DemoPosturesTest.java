@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.narrowgate.core.body.Joint;
 import app.narrowgate.core.body.Player;
 import app.narrowgate.core.body.Soundness;
+import app.narrowgate.core.body.Transition;
 import app.narrowgate.core.map.Bearing;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
@@ -19,8 +20,11 @@ import app.narrowgate.core.picture.Picture;
 import app.narrowgate.core.picture.Postures;
 import app.narrowgate.exchange.map.MapFolder;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -115,5 +119,25 @@ class DemoPosturesTest {
         Postures without = Postures.of(MAP.with(low.withPosture(Optional.empty())));
         assertThat(without.ofPlace(low.id())).contains(Id.of("mount-low"));
         assertThat(without.ofPlace(Id.of("tap"))).isEmpty();
+    }
+
+    /**
+     * Every way an answer may go can be drawn: a seeded handful of them, with bones in their length and bodies clear of each
+     * other in nearly all.
+     */
+    @Test
+    void waysBetweenPlacesArePossible() {
+        List<List<Id>> ways = new ArrayList<>(MAP.reactions().stream().flatMap(reaction -> reaction.responses().stream()
+                .flatMap(response -> response.leads().stream()).map(lands -> List.of(reaction.from(), lands)))
+                .filter(ends -> ends.stream().allMatch(place -> POSTURES.ofPlace(place).isPresent())).distinct().toList());
+        Collections.shuffle(ways, new Random(14));
+        long clear = ways.subList(0, 40).parallelStream().filter(ends -> {
+            Transition way = Transition.of(POSTURES.get(POSTURES.ofPlace(ends.get(0)).orElseThrow()).bodies(),
+                    POSTURES.get(POSTURES.ofPlace(ends.get(1)).orElseThrow()).bodies(), 2);
+            assertThat(way.postures()).hasSize(4);
+            return way.postures().subList(1, 3).stream().map(Soundness::of).peek(sound ->
+                    assertThat(sound.rod()).as("%s", ends).isLessThan(.02)).allMatch(sound -> sound.overlap() < 1.5 * CENTIMETRE);
+        }).count();
+        assertThat(clear).isGreaterThanOrEqualTo(38);
     }
 }

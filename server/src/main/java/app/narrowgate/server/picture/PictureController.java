@@ -1,17 +1,22 @@
 package app.narrowgate.server.picture;
 
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.picture.Postures;
 import app.narrowgate.server.config.BuildId;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
+import app.narrowgate.server.problem.NotFoundException;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.validation.constraints.Size;
 import java.util.UUID;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.context.request.WebRequest;
 
@@ -39,5 +44,17 @@ class PictureController {
             return null;
         }
         return ResponseEntity.ok().cacheControl(CacheControl.noCache().cachePrivate()).body(pictures.of(map));
+    }
+
+    @GetMapping("/way")
+    @Operation(operationId = "pictureWay", summary = "How the two bodies get from one place to another, in four pictures")
+    WayView way(@PathVariable UUID mapId, @RequestParam @Size(max = 64) String from, @RequestParam @Size(max = 64) String to) {
+        Postures postures = pictures.postures(maps.head(mapId));
+        return WayView.of(drawn(postures, from), drawn(postures, to), pictures);
+    }
+
+    private static Postures.Worked drawn(Postures postures, String place) {
+        return postures.get(postures.ofPlace(Id.of(place)).orElseThrow(
+                () -> new NotFoundException("Nobody has drawn “%s”, or there is no such place.".formatted(place))));
     }
 }

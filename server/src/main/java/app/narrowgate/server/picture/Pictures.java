@@ -2,6 +2,7 @@ package app.narrowgate.server.picture;
 
 import app.narrowgate.core.body.Bodies;
 import app.narrowgate.core.body.Relaxation;
+import app.narrowgate.core.body.Transition;
 import app.narrowgate.core.body.View;
 import app.narrowgate.core.picture.Drawing;
 import app.narrowgate.core.picture.Picture;
@@ -22,14 +23,20 @@ import org.springframework.stereotype.Component;
 @Component
 public class Pictures {
 
+    /** Pictures between two places. */
+    private static final int BETWEEN = 2;
     /** Room for the postures of some ten maps. */
     private static final int MOST = 2000;
 
     private record Seen(Bodies bodies, View view) {
     }
 
+    private record Ends(Bodies from, Bodies to) {
+    }
+
     private final Cache<Bodies, Bodies> solved = Caffeine.newBuilder().maximumSize(MOST).build();
     private final Cache<Seen, Picture> drawn = Caffeine.newBuilder().maximumSize(MOST).build();
+    private final Cache<Ends, Transition> ways = Caffeine.newBuilder().maximumSize(MOST).build();
     /** A view changes with its revision only, and is rendered once if it is one object. */
     private final Cache<StoredMap, PicturesView> views = Caffeine.newBuilder().weakKeys().build();
 
@@ -64,8 +71,18 @@ public class Pictures {
         return solved.get(rough, Relaxation::of);
     }
 
+    /** How two bodies get from one posture to another. */
+    Transition way(Bodies from, Bodies to) {
+        return ways.get(new Ends(from, to), ends -> Transition.of(ends.from(), ends.to(), BETWEEN));
+    }
+
     /** A posture as it is seen. */
     Picture draw(Postures.Worked posture) {
-        return drawn.get(new Seen(posture.bodies(), posture.view()), seen -> Drawing.of(seen.bodies(), seen.view()));
+        return draw(posture.bodies(), posture.view());
+    }
+
+    /** Two bodies as they are seen from there. */
+    Picture draw(Bodies bodies, View view) {
+        return drawn.get(new Seen(bodies, view), seen -> Drawing.of(seen.bodies(), seen.view()));
     }
 }

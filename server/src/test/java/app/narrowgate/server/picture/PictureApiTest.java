@@ -69,6 +69,21 @@ class PictureApiTest extends DemoMapTest {
         assertThat(pictures(copy)).isEqualTo(before);
     }
 
+    /** From one place to another in four pictures of one view; the first is the place's own. */
+    @Test
+    void theWayToAPlaceIsDrawn() {
+        JsonNode way = client.get(map + "/pictures/way?from=mount-low&to=top-in-guard").json();
+        assertThat(way.get("drawings").size()).isEqualTo(4);
+        assertThat(way.get("drawings").get(0)).isEqualTo(pictures(map).get("drawings").get("mount-low"));
+        for (JsonNode drawing : way.get("drawings")) {
+            assertThat(drawing.get("pieces").size()).isGreaterThan(20);
+        }
+        assertThat(client.get(map + "/pictures/way?from=mount-low&to=nowhere").status()).isEqualTo(404);
+        assertThat(client.get(map + "/pictures/way?from=mount-low&to=tap").status()).isEqualTo(404);
+        assertThat(client.get(map + "/pictures/way?from=mount-low").status()).isEqualTo(400);
+        assertThat(server.client().get(map + "/pictures/way?from=mount-low&to=closed").status()).isEqualTo(401);
+    }
+
     /** What is no posture is refused by its place, and nothing is stored. */
     @Test
     void whatIsNoPostureIsRefused() {

@@ -1,0 +1,2 @@
+/** What weighing costs. */
+package app.narrowgate.core.weight;

@@ -1,0 +1,109 @@
+import { useState, type KeyboardEvent, type ReactNode } from "react";
+import type { Schemas } from "../../api/client";
+import { indexOf } from "../../model/mapIndex";
+import { TwoBodies } from "../../ui/body/TwoBodies";
+import { useWay } from "./pictures";
+
+/** How the steps of a technique fall to its pictures: as evenly as they can, in order. */
+export function shared<T>(steps: readonly T[], pictures: number): T[][] {
+  return Array.from({ length: pictures }, (_, i) =>
+    steps.slice(Math.floor((i * steps.length) / pictures), Math.floor(((i + 1) * steps.length) / pictures)),
+  );
+}
+
+/**
+ * How an answer is done, in pictures solved between where it begins and where it lands, with its steps under them, stepped
+ * by hand. Where a place is not drawn the steps stand alone.
+ */
+export function StepStrip({
+  map,
+  from,
+  to,
+  steps,
+}: {
+  map: Schemas["Map"];
+  from: string;
+  to: string;
+  steps: ReactNode[];
+}) {
+  const way = useWay(map, from, to);
+  const [at, setAt] = useState(0);
+  if (way.isPending) return <p className="text-quiet">Drawing how it is done …</p>;
+  const drawings = way.data?.drawings ?? [];
+  if (drawings.length === 0) return <Steps steps={steps} first={0} />;
+  const last = drawings.length - 1;
+  const box = {
+    width: Math.max(...drawings.map((d) => d.width)),
+    height: Math.max(...drawings.map((d) => d.height)),
+  };
+  const title = (place: string) =>
+    (indexOf(map).situation(place) ?? indexOf(map).outcome(place))?.title ?? place;
+  const name = (i: number) => (i === 0 ? title(from) : i === last ? title(to) : "on the way");
+  const parts = shared(steps, drawings.length);
+  const before = parts.slice(0, at).flat().length;
+  const drawn = (i: number, width: number, className: string) => (
+    <TwoBodies
+      picture={{
+        ...drawings[i]!,
+        title: name(i),
+        says: "",
+        near: i === last ? way.data?.nearAfter : way.data?.near,
+        drawing: "",
+        swapped: false,
+      }}
+      held={i === 0 ? indexOf(map).situation(from)?.held : i === last ? indexOf(map).situation(to)?.held : {}}
+      says={className === "" ? "" : `${i + 1} of ${drawings.length}: ${name(i)}`}
+      width={width}
+      box={box}
+      className={className || "w-full"}
+    />
+  );
+  const onKey = (event: KeyboardEvent) => {
+    const step = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
+    if (step === undefined) return;
+    event.preventDefault();
+    setAt(Math.max(0, Math.min(last, at + step)));
+  };
+  return (
+    <section aria-label="Step by step">
+      <div className="grid gap-x-5 gap-y-1 sm:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]">
+        {drawn(at, 300, "max-h-60 w-full")}
+        <div aria-live="polite">
+          <p className="text-quiet">
+            {at + 1} of {drawings.length}: {name(at)}
+          </p>
+          {parts[at]!.length > 0 && <Steps steps={parts[at]!} first={before} />}
+        </div>
+      </div>
+      <div
+        role="toolbar"
+        aria-label="Pictures of the way"
+        className="mt-2 grid grid-cols-4 gap-2"
+        onKeyDown={onKey}
+      >
+        {drawings.map((_, i) => (
+          <button
+            key={i}
+            type="button"
+            aria-pressed={i === at}
+            aria-label={`Picture ${i + 1}: ${name(i)}`}
+            className="min-h-11 border-b-[3px] border-transparent pb-1 hover:border-edge aria-pressed:border-ink"
+            onClick={() => setAt(i)}
+          >
+            {drawn(i, 80, "")}
+          </button>
+        ))}
+      </div>
+    </section>
+  );
+}
+
+function Steps({ steps, first }: { steps: ReactNode[]; first: number }) {
+  return (
+    <ol className="list-decimal space-y-0.5 pl-5" start={first + 1}>
+      {steps.map((step, i) => (
+        <li key={i}>{step}</li>
+      ))}
+    </ol>
+  );
+}
