@@ -29,6 +29,21 @@ export function useWay(map: Schemas["Map"], from: string, to: string) {
   });
 }
 
+/** A place seen from straight above, once somebody asks for it. */
+export function useAbove(map: Schemas["Map"], place: string, asked: boolean) {
+  return useQuery({
+    queryKey: ["picture-above", map.id, map.revision, place],
+    enabled: asked,
+    queryFn: ({ signal }) =>
+      unwrap(
+        api.GET("/api/maps/{mapId}/pictures/above", {
+          params: { path: { mapId: map.id }, query: { place } },
+          signal,
+        }),
+      ),
+  });
+}
+
 /** The picture of a place; undefined while it is on its way, and where nobody has drawn it. */
 export function usePicture(map: Schemas["Map"], place: string): DrawnPicture | undefined {
   return pictureAt(usePictures(map).data, place);

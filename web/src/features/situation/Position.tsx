@@ -5,7 +5,7 @@ import { Gate, narrowness } from "../../ui/Gate";
 import { paths, placeTitle } from "../map";
 import { settingQuery } from "../odds";
 import { WeightHere } from "../weight";
-import { PlacePicture } from "../picture";
+import { TwoViews } from "../picture";
 import { HoldsHere } from "./HoldsHere";
 import { entriesTo } from "./places";
 import { Heading } from "../../ui/Heading";
@@ -40,7 +40,7 @@ export function Position({
         </span>
         <Gate worth={worth} late={situation.stage === "last-chance"} height={9} className="grow" />
       </div>
-      <PlacePicture map={map} place={situation.id} width={340} className="mx-auto max-h-[340px] w-full" />
+      <TwoViews map={map} place={situation.id} />
       <Limbs situation={situation} />
       <p className="mt-2">
         <Link className="word" to={paths.edit(map.id, "situations", situation.id, settingQuery(params))}>

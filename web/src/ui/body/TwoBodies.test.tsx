@@ -60,6 +60,9 @@ describe("two bodies", () => {
       <TwoBodies picture={picture} held={{ trunk: "their chest" }} says="" width={300} />,
     );
     expect(container.querySelectorAll("[stroke-dasharray]")).toHaveLength(1);
+    expect(container.querySelector("text")?.textContent).toBe("trunk");
+    rerender(<TwoBodies picture={picture} held={{ trunk: "their chest" }} says="" width={110} />);
+    expect(container.querySelector("text")).toBeNull();
     rerender(<TwoBodies picture={picture} held={{ "near-arm": "a hand" }} says="" width={300} />);
     expect(container.querySelectorAll("[stroke-dasharray]")).toHaveLength(0);
   });
@@ -79,6 +82,32 @@ describe("two bodies", () => {
     expect(pick).toHaveBeenCalledWith("near-arm");
     expect(container.querySelectorAll('[data-segment="near-arm"] [stroke-dasharray]')).not.toHaveLength(0);
     expect(container.querySelectorAll('[data-segment="trunk"] [stroke-dasharray]')).toHaveLength(0);
+  });
+
+  it("stands in the room it is given, on the same ground as its neighbours", () => {
+    const { container } = render(
+      <TwoBodies picture={picture} box={{ width: 140, height: 100 }} says="" width={110} />,
+    );
+    expect(container.querySelector("svg")?.getAttribute("viewBox")).toBe("-20 -20 140 100");
+  });
+
+  it("has marks on the mat below the bodies and marks over them, and then no outline of what is hidden", () => {
+    const { container } = render(
+      <TwoBodies
+        picture={picture}
+        held={{ trunk: "their chest" }}
+        under={<path data-testid="tape" />}
+        over={<path data-testid="edge" />}
+        says=""
+        width={300}
+      />,
+    );
+    const order = [...container.querySelectorAll("svg > *")].map(
+      (e) => e.getAttribute("data-testid") ?? e.tagName,
+    );
+    expect(order.indexOf("tape")).toBeLessThan(order.indexOf("g"));
+    expect(order.at(-1)).toBe("edge");
+    expect(container.querySelectorAll("[stroke-dasharray]")).toHaveLength(0);
   });
 
   it("says what is held and what is free", () => {

@@ -9,6 +9,8 @@ type Piece = Schemas["PicturePiece"];
 const MARK = 90;
 /** Below this width a nose and a thumb are specks. */
 const SMALL = 90;
+/** From this width on, a part that is held and hidden has its name. */
+const NAMED = 200;
 /** Of a part that is held and less seen than this, the outline is drawn over all in broken lines. */
 const HIDDEN = 0.2;
 
@@ -121,9 +123,46 @@ export function TwoBodies({
               vectorEffect="non-scaling-stroke"
             />
           ))}
+      {width >= NAMED &&
+        !over &&
+        [...hidden].map((part) => {
+          const at = placeOf(picture, part);
+          return (
+            at && (
+              <text
+                key={`name-${part}`}
+                x={at.x}
+                y={at.y}
+                fontSize={(13 * picture.width) / width}
+                textAnchor="middle"
+                fill="var(--ink)"
+                stroke="var(--body-ground, var(--ground))"
+                strokeWidth="3"
+                paintOrder="stroke"
+                vectorEffect="non-scaling-stroke"
+                aria-hidden="true"
+              >
+                {SEGMENT_LABEL[segmentOf.get(part)!]}
+              </text>
+            )
+          );
+        })}
       {over}
     </svg>
   );
+}
+
+/** About where a part of the bottom player is: the middle of where the outlines of its pieces begin. */
+function placeOf(picture: DrawnPicture, part: Piece["part"]): { x: number; y: number } | undefined {
+  const begins = picture.pieces
+    .filter((piece) => piece.who === "you" && piece.part === part && isMain(piece))
+    .flatMap((piece) => {
+      const [, x, y] = /^M(-?\d+)[ ]?(-?\d+)/.exec(piece.fill) ?? [];
+      return x === undefined || y === undefined ? [] : [{ x: Number(x), y: Number(y) }];
+    });
+  if (begins.length === 0) return undefined;
+  const mean = (values: number[]) => values.reduce((a, b) => a + b, 0) / values.length;
+  return { x: mean(begins.map((p) => p.x)), y: mean(begins.map((p) => p.y)) };
 }
 
 /** How much of a part of the bottom player is seen, from 0 to 1. */

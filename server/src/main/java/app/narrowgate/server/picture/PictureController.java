@@ -1,5 +1,6 @@
 package app.narrowgate.server.picture;
 
+import app.narrowgate.core.body.View;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.picture.Postures;
 import app.narrowgate.server.config.BuildId;
@@ -51,6 +52,13 @@ class PictureController {
     WayView way(@PathVariable UUID mapId, @RequestParam @Size(max = 64) String from, @RequestParam @Size(max = 64) String to) {
         Postures postures = pictures.postures(maps.head(mapId));
         return WayView.of(drawn(postures, from), drawn(postures, to), pictures);
+    }
+
+    @GetMapping("/above")
+    @Operation(operationId = "pictureFromAbove", summary = "A place as it is seen from straight above")
+    DrawingView above(@PathVariable UUID mapId, @RequestParam @Size(max = 64) String place) {
+        Postures.Worked posture = drawn(pictures.postures(maps.head(mapId)), place);
+        return DrawingView.of(pictures.draw(posture.bodies(), new View(posture.view().azimuth(), View.ELEVATION.high())));
     }
 
     private static Postures.Worked drawn(Postures postures, String place) {

@@ -84,6 +84,14 @@ class PictureApiTest extends DemoMapTest {
         assertThat(server.client().get(map + "/pictures/way?from=mount-low&to=closed").status()).isEqualTo(401);
     }
 
+    @Test
+    void aPlaceIsSeenFromAbove() {
+        JsonNode above = client.get(map + "/pictures/above?place=headlock-bent").json();
+        assertThat(above.get("pieces").size()).isGreaterThan(20);
+        assertThat(above).isNotEqualTo(pictures(map).get("drawings").get("headlock-bent"));
+        assertThat(client.get(map + "/pictures/above?place=nowhere").status()).isEqualTo(404);
+    }
+
     /** What is no posture is refused by its place, and nothing is stored. */
     @Test
     void whatIsNoPostureIsRefused() {

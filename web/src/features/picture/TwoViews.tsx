@@ -1,0 +1,33 @@
+import { useState } from "react";
+import type { Schemas } from "../../api/client";
+import { indexOf } from "../../model/mapIndex";
+import { TwoBodies } from "../../ui/body/TwoBodies";
+import { PlacePicture } from "./PlacePicture";
+import { useAbove, usePicture } from "./pictures";
+
+/** The picture of a place, with the view from above as an inset where somebody asks for it. */
+export function TwoViews({ map, place }: { map: Schemas["Map"]; place: string }) {
+  const [above, setAbove] = useState(false);
+  const seen = useAbove(map, place, above);
+  const picture = usePicture(map, place);
+  if (!picture) return null;
+  return (
+    <div>
+      <PlacePicture map={map} place={place} width={340} className="mx-auto max-h-[340px] w-full" />
+      <div className="flex items-start justify-between gap-3">
+        {above && seen.data && (
+          <TwoBodies
+            picture={{ ...picture, ...seen.data, drawing: "", swapped: false }}
+            held={indexOf(map).situation(place)?.held ?? {}}
+            says="The same from straight above"
+            width={180}
+            className="max-h-40 w-[180px] border border-rule"
+          />
+        )}
+        <button type="button" className="word ml-auto" aria-pressed={above} onClick={() => setAbove(!above)}>
+          {above ? "not from above" : "from above"}
+        </button>
+      </div>
+    </div>
+  );
+}
