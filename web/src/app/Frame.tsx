@@ -64,18 +64,13 @@ export function Frame({
         >
           Narrow Gate
         </Link>
-        <nav aria-label="Views" className="flex gap-5 max-lg:hidden">
-          {views.map((view) => (
-            <Link
-              key={view.title}
-              to={view.to + query}
-              aria-current={isCurrent(view, pathname) ? "page" : undefined}
-              className="flex min-h-9 items-center border-y-[3px] border-transparent no-underline hover:underline aria-[current]:border-signal-on-band"
-            >
-              {view.title}
-            </Link>
-          ))}
-        </nav>
+        <ViewLinks
+          label="Views"
+          views={views}
+          query={query}
+          className="flex gap-5 max-lg:hidden"
+          linkClassName="flex min-h-9 items-center border-y-[3px] border-transparent no-underline hover:underline aria-[current]:border-signal-on-band"
+        />
         {[...views, ...more].map((view) => (
           <GoTo key={view.title} view={view} query={query} />
         ))}
@@ -110,18 +105,13 @@ export function Frame({
         </div>
       </header>
       {second.length > 0 && (
-        <nav aria-label="Of this place" className="no-print flex flex-wrap gap-x-6 border-b border-rule px-5">
-          {second.map((view) => (
-            <Link
-              key={view.title}
-              to={view.to + query}
-              aria-current={isCurrent(view, pathname) ? "page" : undefined}
-              className="flex min-h-11 items-center text-quiet no-underline hover:underline aria-[current]:font-bold aria-[current]:text-ink lg:min-h-[29px]"
-            >
-              {view.title}
-            </Link>
-          ))}
-        </nav>
+        <ViewLinks
+          label="Of this place"
+          views={second}
+          query={query}
+          className="no-print flex flex-wrap gap-x-6 border-b border-rule px-5"
+          linkClassName="flex min-h-11 items-center text-quiet no-underline hover:underline aria-[current]:font-bold aria-[current]:text-ink lg:min-h-[29px]"
+        />
       )}
       {away && (
         <p role="status" className="no-print border-b-2 border-ink px-5 py-2">
@@ -151,6 +141,37 @@ export function Frame({
       <Find mapId={mapId} open={finding} onOpenChange={setFinding} />
       <Keys open={keys} onOpenChange={setKeys} />
     </>
+  );
+}
+
+/** Views beside each other, the current one marked. */
+function ViewLinks({
+  label,
+  views,
+  query,
+  className,
+  linkClassName,
+}: {
+  label: string;
+  views: View[];
+  query: string;
+  className: string;
+  linkClassName: string;
+}) {
+  const { pathname } = useLocation();
+  return (
+    <nav aria-label={label} className={className}>
+      {views.map((view) => (
+        <Link
+          key={view.title}
+          to={view.to + query}
+          aria-current={isCurrent(view, pathname) ? "page" : undefined}
+          className={linkClassName}
+        >
+          {view.title}
+        </Link>
+      ))}
+    </nav>
   );
 }
 

@@ -158,7 +158,7 @@ export function FrameDrawing({ frame, lean, says }: { frame: Levers["frame"]; le
         <text x="-54" y="-14" textAnchor="middle">
           hips
         </text>
-        <text x={meets[0] - px * 31} y={meets[1] - py * 31} textAnchor="middle">
+        <text x={meets[0] - px * 24 - 5} y={meets[1] - py * 24} textAnchor="end">
           their push
         </text>
       </g>

@@ -177,7 +177,7 @@ function Seen({
         held={situation.held}
         title={situation.title}
         width={640}
-        className="mx-auto mt-1 max-h-[min(56dvh,520px)] w-full"
+        className="mx-auto mt-1 max-h-[min(58dvh,680px)] w-full"
       />
       <Legend weight={weight} />
       <div className="mt-3 border-t-2 border-ink pt-2" aria-live="polite">

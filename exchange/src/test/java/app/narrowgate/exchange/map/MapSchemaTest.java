@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.GripGrade;
+import app.narrowgate.core.map.House;
 import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
@@ -153,6 +155,8 @@ class MapSchemaTest {
         "\"checkpoints\":[\"Feet in\"] > \"movements\":[\"?\"]",
         "\"title\":\"One pin\" > \"title\":\"One pin\",\"house\":{\"matchup\":null}",
         "\"title\":\"One pin\" > \"title\":\"One pin\",\"house\":{\"thinking\":{\"base\":11,\"perBit\":0}}",
+        "\"title\":\"One pin\" > \"title\":\"One pin\",\"house\":{\"grips\":[{\"title\":\"Hook\",\"grade\":11}]}",
+        "\"title\":\"One pin\" > \"title\":\"One pin\",\"house\":{\"grips\":[{\"grade\":2}]}",
         "\"kind\":\"pin\" > \"kind\":\"clamp\"",
         "[\"Feet in\"] > \"Feet in\""})
     void whatTheReaderRefusesIsNotValid(String change) {
@@ -187,8 +191,10 @@ class MapSchemaTest {
     void theHouseComesBackAsItWasWritten() {
         EscapeMap map = MapJson.read(SMALL.replace("\"aims\":",
                 "\"matchups\":[{\"id\":\"big\",\"title\":\"Big\"}],\"house\":{\"matchup\":\"big\","
-                        + "\"thinking\":{\"base\":0.3,\"perBit\":0.1}},\"aims\":"));
+                        + "\"thinking\":{\"base\":0.3,\"perBit\":0.1},\"grips\":[{\"title\":\"Hook\",\"grade\":1.5}]},\"aims\":"));
         assertThat(map.houseMatchup().title()).isEqualTo("Big");
+        assertThat(map.house().grips()).containsExactly(new GripGrade("Hook", 1.5));
+        assertThat(MapJson.read(SMALL).house().grips()).isEqualTo(House.USUAL_GRIPS);
         assertThat(MapJson.read(MapJson.write(map))).isEqualTo(map);
         assertThat(SCHEMA.validate(MapJson.writeText(map), InputFormat.JSON)).isEmpty();
     }

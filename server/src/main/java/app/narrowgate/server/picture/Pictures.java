@@ -63,12 +63,7 @@ public class Pictures {
 
     /** The postures of a map; what was solved for another is not solved again. */
     public Postures postures(StoredMap map) {
-        return Postures.of(map.index().map(), this::solve);
-    }
-
-    /** Makes a rough posture possible. */
-    public Bodies solve(Bodies rough) {
-        return solved.get(rough, Relaxation::of);
+        return Postures.of(map.index().map(), rough -> solved.get(rough, Relaxation::of));
     }
 
     /** How two bodies get from one posture to another. */

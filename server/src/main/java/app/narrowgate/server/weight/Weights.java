@@ -6,7 +6,6 @@ import app.narrowgate.core.weight.Change;
 import app.narrowgate.core.weight.Sizes;
 import app.narrowgate.core.weight.Trap;
 import app.narrowgate.core.weight.Weighing;
-import app.narrowgate.server.picture.Pictures;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Map;
@@ -24,20 +23,22 @@ class Weights {
     /** Room for some ten maps and what is tried on a few places. */
     private static final int MOST = 4000;
 
+    /** Room for statures that are tried: they come from a slider and are many. */
+    private static final int MOST_SIZED = 500;
+
     private record Weighed(Bodies posture, Set<Change> done) {
+    }
+
+    private record Sized(Bodies posture, double ratio) {
     }
 
     private final Cache<Weighed, Weighing> weighed = Caffeine.newBuilder().maximumSize(MOST).build();
     private final Cache<Bodies, Optional<Trap>> traps = Caffeine.newBuilder().maximumSize(MOST).build();
-    private final Pictures pictures;
-
-    Weights(Pictures pictures) {
-        this.pictures = pictures;
-    }
+    private final Cache<Sized, Bodies> sized = Caffeine.newBuilder().maximumSize(MOST_SIZED).build();
 
     /** A posture as tall as the two are. */
     Bodies sized(Bodies posture, Sizes sizes) {
-        return Weighing.sized(posture, sizes, pictures::solve);
+        return sized.get(new Sized(posture, sizes.ratio()), asked -> Weighing.sized(posture, sizes, Relaxation::of));
     }
 
     /** A posture weighed, with what is changed about it. */
