@@ -70,36 +70,25 @@ public record Weighing(Bodies bodies, Supports supports, Optional<Load> load, Op
         }
         Bodies bodies = sensible.stream().allMatch(change -> !change.trapped().isEmpty()) ? rough : solver.apply(rough);
         Supports supports = Supports.of(bodies, trapped);
-        Optional<Silence> noLoad = noLoad(bodies, supports);
-        Optional<Load> load = noLoad.isPresent() ? Optional.empty() : Load.of(supports);
-        Optional<Silence> noBase = noBase(bodies, supports);
-        return new Weighing(bodies, supports, load,
-                noLoad.or(() -> load.isPresent() ? Optional.empty() : Optional.of(Silence.NOT_WITHOUT_PULL)),
-                noBase.isPresent() ? Optional.empty() : Optional.of(Base.of(supports.centre(), supports.posts(), supports.landings())),
-                noBase.isPresent() || supports.posts().isEmpty() ? Optional.empty()
-                        : Optional.of(Base.of(supports.centre(), supports.posts(), List.of())),
-                noBase);
+        Optional<Silence> silence = silence(bodies, supports);
+        Optional<Load> load = silence.isPresent() ? Optional.empty() : Load.of(supports);
+        Optional<Silence> noLoad = silence.or(() -> load.isPresent() ? Optional.empty() : Optional.of(Silence.NOT_WITHOUT_PULL));
+        Optional<Silence> noBase = silence.or(() -> supports.posts().isEmpty() ? Optional.of(Silence.ALL_ON_YOU) : Optional.empty());
+        if (noBase.isPresent()) {
+            return new Weighing(bodies, supports, load, noLoad, Optional.empty(), Optional.empty(), noBase);
+        }
+        return new Weighing(bodies, supports, load, noLoad,
+                Optional.of(Base.of(supports.centre(), supports.posts(), supports.landings())),
+                Optional.of(Base.of(supports.centre(), supports.posts(), List.of())), noBase);
     }
 
-    private static Optional<Silence> noLoad(Bodies bodies, Supports supports) {
+    /** Why nothing at all is reckoned; empty where something is. */
+    private static Optional<Silence> silence(Bodies bodies, Supports supports) {
         if (isOnTheFeet(bodies)) {
             return Optional.of(Silence.STANDING);
         }
         if (isSitting(supports)) {
             return Optional.of(Silence.SITTING);
-        }
-        return isLying(supports) ? Optional.of(Silence.LYING) : Optional.empty();
-    }
-
-    private static Optional<Silence> noBase(Bodies bodies, Supports supports) {
-        if (isOnTheFeet(bodies)) {
-            return Optional.of(Silence.STANDING);
-        }
-        if (isSitting(supports)) {
-            return Optional.of(Silence.SITTING);
-        }
-        if (supports.posts().isEmpty()) {
-            return Optional.of(Silence.ALL_ON_YOU);
         }
         return isLying(supports) ? Optional.of(Silence.LYING) : Optional.empty();
     }

@@ -109,14 +109,17 @@ record WeightView(
         posts.forEach(post -> points.add(post.at()));
         Drawing.Pointed drawing = Drawing.of(now.bodies(), view, points);
         Places places = new Places(drawing);
-        MarksView marks = new MarksView(places.next(1).get(0), places.next(1).get(0), places.next(base.size()),
-                places.next(untouched.size()), places.next(edge.size()), tip.isEmpty() ? null : places.next(1).get(0), List.of());
-        List<PointView> feet = places.next(posts.size());
+        PointView centreAt = places.next();
+        PointView footAt = places.next();
+        List<PointView> baseAt = places.next(base.size());
+        List<PointView> untouchedAt = places.next(untouched.size());
+        List<PointView> edgeAt = places.next(edge.size());
+        PointView tipAt = tip.isEmpty() ? null : places.next();
         int standing = now.supports().posts().size();
         List<PostView> told = IntStream.range(0, posts.size())
-                .mapToObj(i -> new PostView(posts.get(i).joint().joint().code(), feet.get(i), i >= standing)).toList();
-        return new DrawnWeight(DrawingView.of(drawing.picture()), new MarksView(marks.centre(), marks.foot(), marks.base(),
-                marks.first(), marks.weakest(), marks.tip(), told));
+                .mapToObj(i -> new PostView(posts.get(i).joint().joint().code(), places.next(), i >= standing)).toList();
+        return new DrawnWeight(DrawingView.of(drawing.picture()),
+                new MarksView(centreAt, footAt, baseAt, untouchedAt, edgeAt, tipAt, told));
     }
 
     /** A picture with its marks. */
@@ -132,11 +135,14 @@ record WeightView(
             this.pointed = pointed;
         }
 
-        List<PointView> next(int count) {
-            List<PointView> next = IntStream.range(at, at + count)
-                    .mapToObj(i -> new PointView(pointed.across().get(i), pointed.down().get(i))).toList();
-            at += count;
+        PointView next() {
+            PointView next = new PointView(pointed.across().get(at), pointed.down().get(at));
+            at++;
             return next;
+        }
+
+        List<PointView> next(int count) {
+            return IntStream.range(0, count).mapToObj(i -> next()).toList();
         }
     }
 
