@@ -12,7 +12,7 @@ import { settingQuery } from "../odds";
 import { BasePicture } from "./BasePicture";
 import { Figured } from "./Figured";
 import { useAsked, useWeight, type Asked, type Change, type Seen, type Weight } from "./weight";
-import { adviceInWords, priceInWords, verdict } from "./words";
+import { adviceInWords, mapInWords, priceInWords, verdict } from "./words";
 
 /** One place weighed: what rests on you, what they stand on, and what changes when a post is taken away. */
 export function WeightPage() {
@@ -50,7 +50,7 @@ function WeighedPlace({ map, situation }: { map: Schemas["Map"]; situation: Sche
             <Refused problem={problemOf(weight.error)} />
           </div>
         ) : weight.data ? (
-          <Seen situation={situation} weight={weight.data} asked={asked} ask={ask} />
+          <Seen map={map} situation={situation} weight={weight.data} asked={asked} ask={ask} />
         ) : (
           <Loading what="Weighing it" />
         )}
@@ -135,11 +135,13 @@ const VIEWS: { id: Seen; title: string }[] = [
 ];
 
 function Seen({
+  map,
   situation,
   weight,
   asked,
   ask,
 }: {
+  map: Schemas["Map"];
   situation: Schemas["Situation"];
   weight: Weight;
   asked: Asked;
@@ -147,6 +149,7 @@ function Seen({
 }) {
   const price = priceInWords(weight, asked.done);
   const advice = adviceInWords(weight);
+  const says = mapInWords(situation.facts, (fact) => indexOf(map).fact(fact)?.title);
   const tried = weight.best?.changes.every((change) => asked.done.includes(change as Change));
   return (
     <>
@@ -186,6 +189,7 @@ function Seen({
           </button>
         </p>
       )}
+      {says && <p className="mt-2">{says}</p>}
       <p className="mt-2 text-quiet">
         <span className="font-semibold">Left out:</span> pull and push, friction, muscle, a hand that holds
         you, and the moment they already move. For comparing two places; not a load to trust. How it is done

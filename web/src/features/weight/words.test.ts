@@ -1,6 +1,14 @@
 import { describe, expect, it } from "vitest";
 import type { Figures, Weight } from "./weight";
-import { adviceInWords, degrees, heldInWords, postsInWords, priceInWords, verdict } from "./words";
+import {
+  adviceInWords,
+  degrees,
+  heldInWords,
+  mapInWords,
+  postsInWords,
+  priceInWords,
+  verdict,
+} from "./words";
 
 const figures = (deg: number | undefined, way = "head-right", kg?: number): Figures => ({
   height: 30,
@@ -54,6 +62,17 @@ describe("weight and base in words", () => {
     );
     expect(adviceInWords(weight(figures(-9), figures(-9), best))).toBe("");
     expect(adviceInWords(weight(figures(59), figures(59)))).toBe("");
+  });
+
+  it("says what the map says of the place", () => {
+    const titles: Record<string, string> = {
+      forward: "Their shoulders are ahead of their hips",
+      caught: "A foot is caught",
+    };
+    expect(mapInWords({ forward: true, caught: false, gone: true }, (fact) => titles[fact])).toBe(
+      "The map says: their shoulders are ahead of their hips.",
+    );
+    expect(mapInWords({}, () => undefined)).toBe("");
   });
 
   it("rounds degrees and has a true minus", () => {

@@ -129,6 +129,18 @@ export function adviceInWords(weight: Weight): string {
   return `Soonest: hold ${heldInWords(best.changes)}, then ${degrees(leant)} ${wayInWords(best.then.weakest.way)}.`;
 }
 
+/** What the map says of the place, to be held against the figures; empty where it says nothing. */
+export function mapInWords(
+  facts: Record<string, boolean>,
+  titleOf: (fact: string) => string | undefined,
+): string {
+  const told = Object.entries(facts)
+    .filter(([, so]) => so)
+    .flatMap(([fact]) => titleOf(fact) ?? [])
+    .map((title) => title.charAt(0).toLowerCase() + title.slice(1));
+  return told.length === 0 ? "" : `The map says: ${told.join(", ")}.`;
+}
+
 const JOINT: Record<string, string> = { hip: "seat", toe: "foot" };
 
 /** What of theirs stands on the mat, in a sentence for who does not see it. */

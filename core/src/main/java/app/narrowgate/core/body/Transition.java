@@ -25,7 +25,8 @@ import org.ojalgo.matrix.store.RawStore;
  * a bridge (B. K. P. Horn, "Closed-form solution of absolute orientation using unit quaternions", J. Opt. Soc. Am. A 4,
  * 1987); the same with the upper one lifted off the lower; and all three to the mirrored end. Each is solved like any rough
  * posture, touching only what touches at both ends. The first in which bodies are clear of each other and joints within their
- * limits is taken, or that in which they are most so. Precondition: both postures are solved. Cost: one to six relaxations for each picture between.
+ * limits is taken, or that in which they are most so. Precondition: both postures are solved. Cost: one to six relaxations for
+ * each picture between.
  *
  * @param postures the first, those between, and the last as it was laid onto the first
  * @param mirrored true where the last is the mirror of what was given

@@ -40,7 +40,7 @@ public enum Change implements Coded {
     /** A seat lower than this could come down to the mat, in stature. */
     private static final double LOW_SEAT = .20;
 
-    /** How far from the middle of a trunk the mat begins. */
+    /** How far from the middle of a trunk the mat begins, in your stature. */
     private static final double BESIDE = .10;
 
     private static final Set<Joint> SEAT = EnumSet.of(Joint.HIP, Joint.HIP_LEFT, Joint.HIP_RIGHT);
@@ -65,8 +65,7 @@ public enum Change implements Coded {
     boolean applies(Bodies bodies) {
         Contacts contacts = bodies.contacts();
         return switch (this) {
-            case TRAP_HAND_LEFT, TRAP_HAND_RIGHT -> posts(bodies, trapped)
-                    || Supports.mayLand(bodies, trapped.get(0));
+            case TRAP_HAND_LEFT, TRAP_HAND_RIGHT -> posts(bodies, trapped) || Supports.mayLand(bodies, trapped.get(0));
             case TRAP_FOOT_LEFT, TRAP_FOOT_RIGHT -> posts(bodies, trapped);
             case SEAT_UP -> posts(bodies, SEAT) || rests(contacts, SEATED, TRUNK) && !isBeside(bodies);
             case SEAT_DOWN -> !posts(bodies, SEAT) && bodies.at(Player.THEY, Joint.HIP).getZ() < LOW_SEAT * bodies.size(Player.THEY)
