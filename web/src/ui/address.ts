@@ -15,6 +15,17 @@ export function rewritten(now: URLSearchParams, names: Written): URLSearchParams
   return next;
 }
 
+/** A number that the address gives within a range; as usual where it gives none, or one outside. */
+export function numberOf(
+  params: URLSearchParams,
+  name: string,
+  { min, max, usual }: { min: number; max: number; usual: number },
+): number {
+  const text = params.get(name);
+  const value = text === null || text === "" ? NaN : Number(text);
+  return value >= min && value <= max ? value : usual;
+}
+
 /**
  * The part of the address behind the path, in which a view keeps what it shows, so that a link reopens it. Writing it is no
  * step of the way: going back leaves the page.

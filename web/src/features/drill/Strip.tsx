@@ -83,7 +83,12 @@ function TurnRow({
         <ol className="flex min-w-0 flex-wrap gap-y-3">
           {shown.map((step, index) => (
             <Fragment key={index}>
-              <From step={step} before={shown[index - 1]} map={map} plan={plan} />
+              <From
+                step={step}
+                before={shown.slice(0, index).findLast((one) => linkOf(one, plan))}
+                map={map}
+                plan={plan}
+              />
               <StepCell step={step} before={turn.steps[turn.steps.indexOf(step) - 1]} map={map} plan={plan} />
             </Fragment>
           ))}
@@ -109,18 +114,15 @@ function TurnRow({
   );
 }
 
-/** The place in which a turn begins, and in which it begins anew where nothing led there. */
-function From({
-  step,
-  before,
-  map,
-  plan,
-}: {
+interface Cell {
   step: Step;
   before: Step | undefined;
   map: Schemas["Map"];
   plan: Plan;
-}) {
+}
+
+/** The place in which a turn begins, and in which it begins anew where nothing led there. */
+function From({ step, before, map, plan }: Cell) {
   const link = linkOf(step, plan);
   const earlier = before && linkOf(before, plan);
   if (!link || (earlier && (earlier.landing === link.start || earlier.start === link.start))) return null;
@@ -134,17 +136,7 @@ function From({
 }
 
 /** A link as a piece of tape: the call over a line whose light part is the feed, and where it lands. */
-function StepCell({
-  step,
-  before,
-  map,
-  plan,
-}: {
-  step: Step;
-  before: Step | undefined;
-  map: Schemas["Map"];
-  plan: Plan;
-}) {
+function StepCell({ step, before, map, plan }: Cell) {
   if (step.kind === "fake") {
     return (
       <li className="w-[112px] border-l-[3px] border-dashed border-edge px-2">

@@ -93,6 +93,7 @@ function GripsForm({
   const [tried, setTried] = useState(false);
   const submit = () => {
     setTried(true);
+    save.reset();
     if (missing >= 0) return;
     save.mutate(
       () =>

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { api, unwrap, type Schemas } from "../../api/client";
 import { indexOf } from "../../model/mapIndex";
-import { useAddress } from "../../ui/address";
+import { numberOf, useAddress } from "../../ui/address";
 
 export type Levers = Schemas["Levers"];
 export type Lever = Schemas["LeverClaim"]["lever"];
@@ -28,14 +28,7 @@ const NAMES = Object.keys(ASKED) as Name[];
 
 /** What the address says; what it says wrongly is as usual. */
 export function askedOf(params: URLSearchParams): Asked {
-  return Object.fromEntries(
-    NAMES.map((name) => {
-      const { min, max, usual } = ASKED[name];
-      const text = params.get(name);
-      const value = text === null || text === "" ? NaN : Number(text);
-      return [name, value >= min && value <= max ? value : usual];
-    }),
-  ) as Asked;
+  return Object.fromEntries(NAMES.map((name) => [name, numberOf(params, name, ASKED[name])])) as Asked;
 }
 
 /** What is asked, kept in the address, and a way to ask otherwise. */

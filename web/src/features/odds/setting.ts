@@ -3,7 +3,7 @@ import { useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
 import { isMoving, letGo, move, onMove, underTheHand } from "./moving";
 import { indexOf } from "../../model/mapIndex";
-import { rewritten, useAddress, type Written } from "../../ui/address";
+import { numberOf, rewritten, useAddress, type Written } from "../../ui/address";
 
 /** What the odds are asked for; it lives in the address, so that a link opens the same view. */
 export interface Setting {
@@ -19,16 +19,11 @@ const hundredths = (value: number) => Math.round(value * 100) / 100;
 
 const USUAL = { read: 0.25, late: 0.5 };
 
-function number(text: string | null, otherwise: number, max: number): number {
-  const value = text === null || text === "" ? NaN : Number(text);
-  return value >= 0 && value <= max ? value : otherwise;
-}
-
 function useSettingOf(params: URLSearchParams, moved: Partial<Setting>): Setting {
   const aim = params.get("aim") ?? undefined;
   const matchup = params.get("matchup") ?? undefined;
-  const read = moved.read ?? number(params.get("read"), USUAL.read, 1);
-  const late = moved.late ?? number(params.get("late"), USUAL.late, 30);
+  const read = moved.read ?? numberOf(params, "read", { min: 0, max: 1, usual: USUAL.read });
+  const late = moved.late ?? numberOf(params, "late", { min: 0, max: 30, usual: USUAL.late });
   const stances = params.getAll("stance").join(" ");
   return useMemo(
     () => ({ aim, matchup, read, late, stance: stances === "" ? undefined : stances.split(" ") }),

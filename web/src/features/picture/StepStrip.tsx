@@ -2,7 +2,7 @@ import { useState, type KeyboardEvent, type ReactNode } from "react";
 import type { Schemas } from "../../api/client";
 import { indexOf } from "../../model/mapIndex";
 import { TwoBodies } from "../../ui/body/TwoBodies";
-import { useWay } from "./pictures";
+import { usePicture, useWay } from "./pictures";
 
 /** How the steps of a technique fall to its pictures: as evenly as they can, in order. */
 export function shared<T>(steps: readonly T[], pictures: number): T[][] {
@@ -26,8 +26,12 @@ export function StepStrip({
   to: string;
   steps: ReactNode[];
 }) {
-  const way = useWay(map, from, to);
+  const begins = usePicture(map, from);
+  const lands = usePicture(map, to);
+  const isDrawn = begins !== undefined && lands !== undefined;
+  const way = useWay(map, from, to, isDrawn);
   const [at, setAt] = useState(0);
+  if (!isDrawn) return <Steps steps={steps} first={0} />;
   if (way.isPending) return <p className="text-quiet">Drawing how it is done …</p>;
   const drawings = way.data?.drawings ?? [];
   if (drawings.length === 0) return <Steps steps={steps} first={0} />;

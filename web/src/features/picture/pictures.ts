@@ -14,10 +14,11 @@ export function usePictures(map: Schemas["Map"] | undefined) {
   });
 }
 
-/** How the two bodies get from one place to another, in pictures. */
-export function useWay(map: Schemas["Map"], from: string, to: string) {
+/** How the two bodies get from one place to another, in pictures, where both are drawn. */
+export function useWay(map: Schemas["Map"], from: string, to: string, drawn: boolean) {
   return useQuery({
     queryKey: ["picture-way", map.id, map.revision, from, to],
+    enabled: drawn,
     retry: false,
     queryFn: ({ signal }) =>
       unwrap(

@@ -34,24 +34,7 @@ export function BasePicture({
       says={[weight.says, postsInWords(marks.posts)].filter(Boolean).join(" ")}
       width={width}
       className={className}
-      under={
-        !bare && (
-          <g strokeLinejoin="round">
-            <path
-              d={`${path(marks.first)}z`}
-              stroke="var(--body-edge)"
-              strokeWidth="8"
-              vectorEffect="non-scaling-stroke"
-            />
-            <path
-              d={`${path(marks.first)}z`}
-              stroke="var(--tape)"
-              strokeWidth="5"
-              vectorEffect="non-scaling-stroke"
-            />
-          </g>
-        )
-      }
+      under={!bare && <Edged d={`${path(marks.first)}z`} edge={TAPE_EDGE} wide={5} colour="var(--tape)" />}
       over={
         <>
           {!bare && (
@@ -64,20 +47,12 @@ export function BasePicture({
             />
           )}
           {marks.weakest.length === 2 && (
-            <>
-              <path
-                d={path(marks.weakest)}
-                stroke="var(--body-edge)"
-                strokeWidth="9"
-                vectorEffect="non-scaling-stroke"
-              />
-              <path
-                d={path(marks.weakest)}
-                stroke="var(--signal)"
-                strokeWidth="5.5"
-                vectorEffect="non-scaling-stroke"
-              />
-            </>
+            <Edged
+              d={path(marks.weakest)}
+              edge={{ wide: 9, colour: "var(--body-edge)" }}
+              wide={5.5}
+              colour="var(--signal)"
+            />
           )}
           {marks.posts.map((post, place) =>
             post.taken ? (
@@ -102,14 +77,34 @@ export function BasePicture({
   );
 }
 
+interface Line {
+  wide: number;
+  colour: string;
+}
+
+const TAPE_EDGE: Line = { wide: 8, colour: "var(--body-edge)" };
+/** What a thin dark line has on both sides, so that it is seen on a dark body, too. */
+const HALO: Line = { wide: 5, colour: "var(--tape)" };
+
+/** A line with an edge in another colour, both as wide in every size of the picture. */
+function Edged({ d, edge, wide, colour, dash }: { d: string; edge: Line; dash?: string } & Line) {
+  return (
+    <g strokeLinejoin="round">
+      <path d={d} stroke={edge.colour} strokeWidth={edge.wide} vectorEffect="non-scaling-stroke" />
+      <path
+        d={d}
+        stroke={colour}
+        strokeWidth={wide}
+        strokeDasharray={dash}
+        vectorEffect="non-scaling-stroke"
+      />
+    </g>
+  );
+}
+
 function Cross({ at, size }: { at: Point; size: number }) {
   const d = `M${at.x - size} ${at.y - size}l${2 * size} ${2 * size}M${at.x + size} ${at.y - size}l${-2 * size} ${2 * size}`;
-  return (
-    <>
-      <path d={d} stroke="var(--tape)" strokeWidth="5" vectorEffect="non-scaling-stroke" />
-      <path d={d} stroke="var(--body-edge)" strokeWidth="2.4" vectorEffect="non-scaling-stroke" />
-    </>
-  );
+  return <Edged d={d} edge={HALO} wide={2.4} colour="var(--body-edge)" />;
 }
 
 /** Where their weight is, the mat under it, and the way they go. */
@@ -119,14 +114,7 @@ function Centre({ marks, pixel }: { marks: Weight["marks"]; pixel: number }) {
   const plumb = `M${centre.x} ${centre.y}L${foot.x} ${foot.y}`;
   return (
     <g>
-      <path d={plumb} stroke="var(--tape)" strokeWidth="5" vectorEffect="non-scaling-stroke" />
-      <path
-        d={plumb}
-        stroke="var(--body-edge)"
-        strokeWidth="2"
-        strokeDasharray="4 3"
-        vectorEffect="non-scaling-stroke"
-      />
+      <Edged d={plumb} edge={HALO} wide={2} colour="var(--body-edge)" dash="4 3" />
       {tip && <Arrow from={foot} to={tip} pixel={pixel} />}
       <circle cx={foot.x} cy={foot.y} r={4 * pixel} fill="var(--body-edge)" />
       <circle
@@ -157,12 +145,7 @@ function Arrow({ from, to, pixel }: { from: Point; to: Point; pixel: number }) {
   return (
     <g>
       <path d={path([from, back])} stroke="var(--tape)" strokeWidth="6" vectorEffect="non-scaling-stroke" />
-      <path
-        d={path([from, back])}
-        stroke="var(--body-edge)"
-        strokeWidth="2.6"
-        vectorEffect="non-scaling-stroke"
-      />
+      <Edged d={path([from, back])} edge={HALO} wide={2.6} colour="var(--body-edge)" />
       <path
         d={`M${to.x} ${to.y}L${back.x - uy * wide} ${back.y + ux * wide}L${back.x + uy * wide} ${back.y - ux * wide}z`}
         fill="var(--body-edge)"

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { api, unwrap, type Schemas } from "../../api/client";
-import { useAddress } from "../../ui/address";
+import { numberOf, useAddress } from "../../ui/address";
 
 export type Weight = Schemas["Weight"];
 export type Figures = Schemas["WeightFigures"];
@@ -40,12 +40,7 @@ export const CHANGES: readonly Change[] = [
 
 /** What the address says; what it says wrongly is as usual. */
 export function askedOf(params: URLSearchParams): Asked {
-  const measure = (name: MeasureName) => {
-    const { min, max, usual } = MEASURES[name];
-    const text = params.get(name);
-    const value = text === null || text === "" ? NaN : Math.round(Number(text));
-    return value >= min && value <= max ? value : usual;
-  };
+  const measure = (name: MeasureName) => Math.round(numberOf(params, name, MEASURES[name]));
   const view = params.get("view");
   return {
     yourWeight: measure("yourWeight"),

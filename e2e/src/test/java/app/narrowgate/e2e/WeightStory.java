@@ -170,6 +170,15 @@ class WeightStory extends Story {
         button(page, "Keep for the house").click();
         assertThat(page.getByText("Grip 4 needs a name and a grade from 1 to 10.")).isVisible();
         page.getByLabel("Grip 4", EXACT).fill("Both hands, thumbs round");
+        page.getByLabel("Grade of grip 4, 1 to 10").fill("11");
+        button(page, "Keep for the house").click();
+        Locator refused = page.getByText("The grade of “Both hands, thumbs round” is 11; it must lie between 1 and 10.");
+        assertThat(refused).isVisible();
+        // What is wrong now is said, not what was wrong before.
+        page.getByLabel("Grade of grip 4, 1 to 10").fill("");
+        button(page, "Keep for the house").click();
+        assertThat(page.getByText("Grip 4 needs a name and a grade from 1 to 10.")).isVisible();
+        assertThat(refused).hasCount(0);
         page.getByLabel("Grade of grip 4, 1 to 10").fill("8");
         button(page, "Keep for the house").click();
         assertThat(row(page, "Both hands, thumbs round")).containsText("8");

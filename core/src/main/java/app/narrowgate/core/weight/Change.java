@@ -1,5 +1,9 @@
 package app.narrowgate.core.weight;
 
+import static app.narrowgate.core.weight.Supports.SEAT;
+import static app.narrowgate.core.weight.Supports.TRUNK;
+import static app.narrowgate.core.weight.Supports.they;
+
 import app.narrowgate.core.body.Bodies;
 import app.narrowgate.core.body.Contacts;
 import app.narrowgate.core.body.Joint;
@@ -43,12 +47,10 @@ public enum Change implements Coded {
     /** How far from the middle of a trunk the mat begins, in your stature. */
     private static final double BESIDE = .10;
 
-    private static final Set<Joint> SEAT = EnumSet.of(Joint.HIP, Joint.HIP_LEFT, Joint.HIP_RIGHT);
     private static final Set<Joint> KNEES = EnumSet.of(Joint.KNEE_LEFT, Joint.KNEE_RIGHT);
     private static final Set<Limb> PELVIS = EnumSet.of(Limb.PELVIS_LEFT, Limb.PELVIS_RIGHT);
     /** What of theirs is their seat, where they sit on you. */
     private static final Set<Limb> SEATED = EnumSet.of(Limb.PELVIS_LEFT, Limb.PELVIS_RIGHT, Limb.THIGH_LEFT, Limb.THIGH_RIGHT);
-    private static final Set<Limb> TRUNK = EnumSet.range(Limb.CHEST_LEFT, Limb.PELVIS_RIGHT);
 
     private final List<Joint> trapped;
 
@@ -103,10 +105,6 @@ public enum Change implements Coded {
 
     private static boolean matches(LimbOf limb, Player player, Set<Limb> limbs) {
         return limb.player() == player && limbs.contains(limb.limb());
-    }
-
-    private static JointOf they(Joint joint) {
-        return new JointOf(Player.THEY, joint);
     }
 
     /** Joints of theirs with the way they are moved. */

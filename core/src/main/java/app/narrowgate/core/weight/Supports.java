@@ -38,8 +38,9 @@ public record Supports(Vector3D centre, List<Post> posts, List<Lean> leans, List
     private static final int HALF_TURN = 24;
     /** A head higher than this is carried by its own neck and carries nobody, in stature. */
     private static final double HEAD_UP = .16;
-    private static final Set<Limb> TRUNK = EnumSet.range(Limb.CHEST_LEFT, Limb.PELVIS_RIGHT);
-    private static final Set<Joint> SEAT = EnumSet.of(Joint.HIP, Joint.HIP_LEFT, Joint.HIP_RIGHT);
+    static final Set<Limb> TRUNK = EnumSet.range(Limb.CHEST_LEFT, Limb.PELVIS_RIGHT);
+    /** What stands on the mat when they sit on it. */
+    static final Set<Joint> SEAT = EnumSet.of(Joint.HIP, Joint.HIP_LEFT, Joint.HIP_RIGHT);
 
     /** A joint of theirs on the mat: where, and how far its patch reaches. */
     public record Post(JointOf joint, Vector3D at, double radius) {
@@ -147,7 +148,7 @@ public record Supports(Vector3D centre, List<Post> posts, List<Lean> leans, List
         return limb.player() == Player.YOU && TRUNK.contains(limb.limb());
     }
 
-    private static JointOf they(Joint joint) {
+    static JointOf they(Joint joint) {
         return new JointOf(Player.THEY, joint);
     }
 
