@@ -54,7 +54,7 @@ class ArchitectureTest {
         MAY_IMPORT.put("round", Set.of("odds", "solve", "map", "trait", "progress", "check"));
         MAY_IMPORT.put("advice", Set.of("odds", "solve", "map", "trait", "progress", "check"));
         MAY_IMPORT.put("held", Set.of("map", "trait", "check"));
-        MAY_IMPORT.put("finish", Set.of("map", "trait", "check"));
+        MAY_IMPORT.put("finish", Set.of("odds", "map", "trait", "check"));
         MAY_IMPORT.put("review", Set.of("gate", "advice", "odds", "solve", "map", "trait", "progress", "check"));
         MAY_IMPORT.put("drill", Set.of("gate", "advice", "odds", "solve", "map", "trait", "progress", "check"));
     }

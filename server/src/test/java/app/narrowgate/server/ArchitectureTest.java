@@ -61,7 +61,7 @@ class ArchitectureTest {
         MAY_KNOW.put("history", Set.of("map", "revision", "account", "problem"));
         MAY_KNOW.put("odds", Set.of("map", "config", "limit", "problem"));
         MAY_KNOW.put("exchange", Set.of("map", "account", "problem"));
-        MAY_KNOW.put("finish", Set.of("map", "problem"));
+        MAY_KNOW.put("finish", Set.of("odds", "map", "problem"));
         MAY_KNOW.put("picture", Set.of("map", "config", "problem"));
         MAY_KNOW.put("weight", Set.of("picture", "map", "config", "problem"));
         MAY_KNOW.put("lever", Set.of("map"));

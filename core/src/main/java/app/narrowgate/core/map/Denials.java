@@ -31,8 +31,7 @@ final class Denials {
     /** The same tree, denied by other reactions; what has no successor denies nothing any more. */
     static Requirement replaced(Requirement requirement, Function<Id, Optional<Id>> instead) {
         if (requirement instanceof Need need) {
-            return new Need(need.id(), need.title(), need.work(),
-                    Set.copyOf(Reference.replaced(List.copyOf(need.denied()), instead)));
+            return need.withDenied(Set.copyOf(Reference.replaced(List.copyOf(need.denied()), instead)));
         }
         List<Requirement> parts = parts(requirement).stream().map(part -> replaced(part, instead)).toList();
         return requirement instanceof All ? new All(parts) : new Any(parts);

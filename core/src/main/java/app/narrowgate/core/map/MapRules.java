@@ -3,6 +3,7 @@ package app.narrowgate.core.map;
 import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.Problems;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
@@ -71,6 +72,7 @@ public final class MapRules {
                 (reaction, at) -> unique(at.substring(1) + "/responses", reaction.responses(), Response::id));
         eachNew("situations", map.situations(), this::situation);
         eachNew("holds", map.holds(), this::hold);
+        arms();
         postures();
         map.house().matchup().ifPresent(
                 matchup -> named("/house/matchup", matchup, id -> index.matchup(id).isPresent(), "matchup"));
@@ -150,6 +152,33 @@ public final class MapRules {
                     .formatted(Requirement.MOST_WAYS)));
         }
         requirement(hold.requirement(), at + "/needs", new HashMap<>());
+        if (hold.arms().size() > Hold.MOST_ARMS) {
+            problems.add(new Problem(at + "/arms", "There are %d arrangements of the arms; at most %d can be told apart."
+                    .formatted(hold.arms().size(), Hold.MOST_ARMS)));
+        }
+        unique(at.substring(1) + "/arms", hold.arms(), Hold.Arms::id);
+        each(at.substring(1) + "/arms", hold.arms(), (arms, here) -> arms.denies().stream().filter(arms.gives()::contains)
+                .sorted(Comparator.comparing(Id::value)).forEach(both -> problems.add(new Problem(here + "/gives",
+                        "“%s” is both denied and given; leave one out.".formatted(both)))));
+    }
+
+    /**
+     * Arms deny and give what some hold needs. Needs are no parts of their own, so every hold is looked at whenever one of
+     * them may have lost one.
+     */
+    private void arms() {
+        Set<Id> needs = map.holds().stream().flatMap(hold -> hold.requirement().needs().stream())
+                .map(Requirement.Need::id).collect(Collectors.toSet());
+        each("holds", map.holds(), (hold, at) -> each(at.substring(1) + "/arms", hold.arms(), (arms, here) -> {
+            needed(here + "/denies", hold, arms, arms.denies(), needs);
+            needed(here + "/gives", hold, arms, arms.gives(), needs);
+        }));
+    }
+
+    private void needed(String at, Hold hold, Hold.Arms arms, Set<Id> named, Set<Id> needs) {
+        named.stream().filter(need -> !needs.contains(need)).sorted(Comparator.comparing(Id::value))
+                .forEach(need -> problems.add(new Problem(at, ("“%s” of “%s” names the need “%s”, which no hold has; take it "
+                        + "out there, or keep the need.").formatted(arms.title(), hold.title(), need))));
     }
 
     private void requirement(Requirement requirement, String at, Map<Id, String> seen) {

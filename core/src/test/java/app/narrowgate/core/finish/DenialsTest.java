@@ -1,5 +1,6 @@
 package app.narrowgate.core.finish;
 
+import static app.narrowgate.core.finish.Trees.need;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -9,7 +10,6 @@ import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Requirement.All;
 import app.narrowgate.core.map.Requirement.Any;
-import app.narrowgate.core.map.Requirement.Need;
 import app.narrowgate.core.map.Requirement;
 import app.narrowgate.core.map.Stage;
 import java.util.ArrayList;
@@ -17,7 +17,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -25,52 +24,6 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /** Minimal denials against a truth table over every set of needs. */
 class DenialsTest {
-
-    private static Need need(String id, double work, String... reactions) {
-        return new Need(Id.of(id), "Need " + id, work,
-                List.of(reactions).stream().map(Id::of).collect(Collectors.toSet()));
-    }
-
-    private static Requirement random(Random random, int depth, List<Need> used) {
-        int kind = depth == 0 ? 0 : random.nextInt(3);
-        if (kind == 0) {
-            Need need = need("n" + used.size(), 1 + random.nextInt(5));
-            used.add(need);
-            return need;
-        }
-        List<Requirement> parts = new ArrayList<>();
-        for (int i = 0; i < 1 + random.nextInt(3); i++) {
-            parts.add(random(random, depth - 1, used));
-        }
-        return kind == 1 ? new All(parts) : new Any(parts);
-    }
-
-    private static boolean holds(Requirement requirement, Set<Id> denied) {
-        if (requirement instanceof Need need) {
-            return !denied.contains(need.id());
-        }
-        return requirement instanceof All all ? all.parts().stream().allMatch(p -> holds(p, denied))
-                : ((Any) requirement).parts().stream().anyMatch(p -> holds(p, denied));
-    }
-
-    /** Every set that makes the tree false, of which no smaller part does. */
-    private static Set<Set<Id>> byTruthTable(Requirement requirement) {
-        List<Id> ids = requirement.needs().stream().map(Need::id).toList();
-        List<Set<Id>> failing = new ArrayList<>();
-        for (int bits = 0; bits < 1 << ids.size(); bits++) {
-            Set<Id> denied = new HashSet<>();
-            for (int i = 0; i < ids.size(); i++) {
-                if ((bits >> i & 1) == 1) {
-                    denied.add(ids.get(i));
-                }
-            }
-            if (!holds(requirement, denied)) {
-                failing.add(denied);
-            }
-        }
-        return failing.stream().filter(set -> failing.stream().noneMatch(
-                other -> other.size() < set.size() && set.containsAll(other))).collect(Collectors.toSet());
-    }
 
     private static Denials denials(MapFixture fixture) {
         EscapeMap map = fixture.map();
@@ -84,12 +37,8 @@ class DenialsTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void areThoseOfTheTruthTable(int seed) {
-        Random random = new Random(seed);
-        Requirement tree = random(random, 3, new ArrayList<>());
-        while (tree.needs().size() > 12) {
-            tree = random(random, 3, new ArrayList<>());
-        }
-        assertThat(new HashSet<>(Denials.minimal(tree))).isEqualTo(byTruthTable(tree));
+        Requirement tree = Trees.random(new Random(seed), 12);
+        assertThat(new HashSet<>(Denials.minimal(tree))).isEqualTo(Trees.denials(tree));
     }
 
     @Test
@@ -110,7 +59,7 @@ class DenialsTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void areNoMoreThanTheTreesWays(int seed) {
-        Requirement tree = random(new Random(seed), 3, new ArrayList<>());
+        Requirement tree = Trees.random(new Random(seed), 27);
         assertThat(Denials.minimal(tree)).hasSizeLessThanOrEqualTo(tree.ways());
     }
 

@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -70,8 +71,8 @@ class MapRulesTest {
 
     @Test
     void whatAHoldNeedsIsNamedByItsPlaceInTheTree() {
-        Requirement.Need stapled = new Requirement.Need(Id.of("arm"), "The arm is stapled", 1, Set.of(Id.of("gone")));
-        Requirement.Need again = new Requirement.Need(Id.of("arm"), "The arm again", 1, Set.of());
+        Requirement.Need stapled = Requirement.Need.of(Id.of("arm"), "The arm is stapled", 1, Set.of(Id.of("gone")));
+        Requirement.Need again = Requirement.Need.of(Id.of("arm"), "The arm again", 1, Set.of());
         Requirement all = new Requirement.All(List.of(stapled, new Requirement.Any(List.of(again))));
         List<Problem> problems = MapRules.problems(new MapFixture().situation("a").pin(all, "nowhere").map());
         assertThat(problems).extracting(Problem::place).containsExactly(
@@ -79,13 +80,37 @@ class MapRulesTest {
         assertThat(problems.get(2).message()).contains("/holds/0/needs/all/0 has the same id");
     }
 
+    /** Also after a change to the hold that had the need, which leaves the one that names it as it was. */
+    @Test
+    void armsNameNeedsThatSomeHoldHas() {
+        Requirement need = Requirement.Need.of(Id.of("arm"), "The arm is stapled", 1, Set.of());
+        Hold.Arms arms = new Hold.Arms(Id.of("in"), "Elbows in", Set.of(Id.of("arm")), Set.of(Id.of("arm")));
+        Hold with = new Hold(Id.of("choke"), "Choke", Hold.Kind.FINISH, List.of(),
+                Requirement.Need.of(Id.of("hands"), "Hands joined", 1, Set.of()), List.of(), Feeder.NONE,
+                List.of(new Hold.Arms(Id.of("in"), "Elbows in", Set.of(Id.of("arm")), Set.of())));
+        EscapeMap map = new MapFixture().situation("a").pin(need, "a").map().with(with);
+        assertThat(places(map)).isEmpty();
+        EscapeMap lost = map.with(Hold.of(Id.of("pin-1"), "Pin", Hold.Kind.PIN, List.of(),
+                Requirement.Need.of(Id.of("other"), "Another", 1, Set.of())));
+        assertThat(MapRules.problems(lost, map)).extracting(Problem::place).containsExactly("/holds/1/arms/0/denies");
+        assertThat(MapRules.problems(lost).get(0).message()).contains("“Elbows in” of “Choke”", "“arm”", "no hold has");
+
+        EscapeMap both = map.with(new Hold(Id.of("choke"), "Choke", Hold.Kind.FINISH, List.of(), with.requirement(), List.of(),
+                Feeder.NONE, List.of(arms, arms)));
+        assertThat(places(both)).contains("/holds/1/arms/0/gives", "/holds/1/arms/1/id");
+        EscapeMap many = map.with(new Hold(Id.of("choke"), "Choke", Hold.Kind.FINISH, List.of(), with.requirement(), List.of(),
+                Feeder.NONE, IntStream.range(0, 9).mapToObj(i -> new Hold.Arms(Id.of("in-" + i), "In", Set.of(), Set.of()))
+                        .toList()));
+        assertThat(places(many)).containsExactly("/holds/1/arms");
+    }
+
     @Test
     void aHoldWithTooManyWaysToDenyItIsRefused() {
         List<Requirement> parts = new ArrayList<>();
         for (int i = 0; i < 10; i++) {
             parts.add(new Requirement.All(List.of(
-                    new Requirement.Need(Id.of("left-" + i), "Left", 1, Set.of()),
-                    new Requirement.Need(Id.of("right-" + i), "Right", 1, Set.of()))));
+                    Requirement.Need.of(Id.of("left-" + i), "Left", 1, Set.of()),
+                    Requirement.Need.of(Id.of("right-" + i), "Right", 1, Set.of()))));
         }
         assertThat(places(new MapFixture().situation("a").pin(new Requirement.Any(parts), "a").map()))
                 .containsExactly("/holds/0/needs");

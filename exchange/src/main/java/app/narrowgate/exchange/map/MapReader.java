@@ -58,7 +58,7 @@ import tools.jackson.databind.node.ObjectNode;
 final class MapReader {
 
     private static final int MOST_TEXTS = 50;
-    private static final Requirement STAND_IN = new Requirement.Need(Id.of("unreadable"), "unreadable", 1, Set.of());
+    private static final Requirement STAND_IN = Requirement.Need.of(Id.of("unreadable"), "unreadable", 1, Set.of());
 
     private final Problems problems = new Problems();
 
@@ -184,14 +184,20 @@ final class MapReader {
                 f.object("needs", needs -> requirement(needs, 1)).orElseGet(() -> {
                     f.problem("needs", "“needs” is missing.");
                     return STAND_IN;
-                }));
+                }), f.texts("cautions", Text.WORDS, MOST_TEXTS), f.object("feeder", MapReader::feeder).orElse(Feeder.NONE),
+                f.objects("arms", this::arms));
+    }
+
+    private Hold.Arms arms(Fields f) {
+        return new Hold.Arms(f.id(), f.text("title", Text.TITLE), Set.copyOf(references(f, "denies")),
+                Set.copyOf(references(f, "gives")));
     }
 
     /** A tree: {@code {"all": […]}}, {@code {"any": […]}} or a single need. */
     private Requirement requirement(Fields f, int depth) {
         if (depth > Requirement.MOST_DEPTH) {
             f.problem("", "This is nested more than %d deep.".formatted(Requirement.MOST_DEPTH));
-            f.accept("all", "any", "id", "title", "work", "denied");
+            f.accept("all", "any", "id", "title", "work", "denied", "stage", "likely", "seenFrom", "sign", "openings");
             return STAND_IN;
         }
         for (String gate : List.of("all", "any")) {
@@ -205,7 +211,11 @@ final class MapReader {
             }
         }
         return new Requirement.Need(f.id(), f.text("title", Text.TITLE), f.number("work", Requirement.Need.WORK, 1),
-                Set.copyOf(references(f, "denied")));
+                Set.copyOf(references(f, "denied")), new Requirement.Built(f.optionalCoded("stage", Stage.class),
+                f.has("likely") ? Optional.of(likelihood(f, "likely", Range.CHANCE)) : Optional.empty(),
+                f.byCode("seenFrom", Stage.class, (seen, stage) -> likelihood(seen, stage, Range.CHANCE))),
+                optionalSentence(f, "sign"), f.objects("openings", o -> new Requirement.Opening(
+                        o.text("fault", Text.WORDS), o.text("leaves", Text.WORDS))));
     }
 
     Technique technique(Fields f) {

@@ -144,6 +144,14 @@ final class MapWriter {
         ObjectNode node = named(hold.id(), hold.title()).put("kind", hold.kind().code());
         texts(node, "at", hold.at().stream().map(Id::value).toList());
         node.set("needs", requirement(hold.requirement()));
+        texts(node, "cautions", hold.cautions());
+        feeder(node, hold.feeder());
+        list(node, "arms", hold.arms(), arms -> {
+            ObjectNode one = named(arms.id(), arms.title());
+            ids(one, "denies", arms.denies());
+            ids(one, "gives", arms.gives());
+            return one;
+        });
         return node;
     }
 
@@ -152,7 +160,16 @@ final class MapWriter {
         if (requirement instanceof Requirement.Need need) {
             node.put("id", need.id().value()).put("title", need.title());
             number(node, "work", need.work());
-            texts(node, "denied", need.denied().stream().map(Id::value).sorted().toList());
+            ids(node, "denied", need.denied());
+            need.built().stage().ifPresent(stage -> node.put("stage", stage.code()));
+            need.built().likely().ifPresent(likely -> likelihood(node, "likely", likely));
+            if (!need.built().seenFrom().isEmpty()) {
+                ObjectNode seen = node.putObject("seenFrom");
+                need.built().seenFrom().forEach((stage, likely) -> likelihood(seen, stage.code(), likely));
+            }
+            text(node, "sign", need.sign());
+            list(node, "openings", need.openings(), opening ->
+                    JSON.objectNode().put("fault", opening.fault()).put("leaves", opening.leaves()));
         } else if (requirement instanceof Requirement.All all) {
             list(node, "all", all.parts(), MapWriter::requirement);
         } else if (requirement instanceof Requirement.Any any) {
@@ -198,14 +215,17 @@ final class MapWriter {
         situation.rest().ifPresent(kind -> node.put("rest", kind.code()));
         texts(node, "feeds", situation.feeds().stream().map(Id::value).toList());
         text(node, "oneAnswer", situation.notes().oneAnswer());
-        Feeder feeder = situation.notes().feeder();
+        feeder(node, situation.notes().feeder());
+        return posture(node, situation.posture());
+    }
+
+    private static void feeder(ObjectNode node, Feeder feeder) {
         if (!feeder.equals(Feeder.NONE)) {
             ObjectNode brief = node.putObject("feeder");
             text(brief, "weight", feeder.weight());
             text(brief, "care", feeder.care());
             text(brief, "gives", feeder.gives());
         }
-        return posture(node, situation.posture());
     }
 
     private static void segments(ObjectNode node, String field, Map<Segment, String> said) {
@@ -297,6 +317,11 @@ final class MapWriter {
             ArrayNode array = node.putArray(field);
             texts.forEach(array::add);
         }
+    }
+
+    /** Sets have no order; ids are written in the alphabet's. */
+    private static void ids(ObjectNode node, String field, Set<Id> ids) {
+        texts(node, field, ids.stream().map(Id::value).sorted().toList());
     }
 
     /** Sets have no order; codes are written in the alphabet's. */

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.Stage;
 import app.narrowgate.core.map.GripGrade;
 import app.narrowgate.core.map.House;
 import com.networknt.schema.InputFormat;
@@ -89,7 +91,12 @@ class MapSchemaTest {
                     "facts":[{"id":"heavy","title":"Heavy","measured":{"gauge":"they-heavier","from":25}}],
                     "movements":[{"id":"bridge","title":"Bridge","alsoCalled":["upa"],"steps":["Feet in","Hips up"],
                     "faults":[{"sign":"You slide","fix":"Over the shoulder"}],"bothSides":false,"repetitions":10}],"techniques":[""")
-            .replace("\"checkpoints\":", "\"alsoCalled\":[\"buck\"],\"checkpoints\":");
+            .replace("\"checkpoints\":", "\"alsoCalled\":[\"buck\"],\"checkpoints\":")
+            .replace("{\"id\":\"n2\",\"title\":\"Knees tight\"}]}", """
+                    {"id":"n2","title":"Knees tight","stage":"joined","likely":"sometimes","seenFrom":{"settled":0.7},
+                    "sign":"You cannot turn","openings":[{"fault":"Knees wide","leaves":"a knee in"}]}]},
+                    "cautions":["Mind the ribs"],"feeder":{"weight":"half of it"},
+                    "arms":[{"id":"in","title":"Elbows in","denies":["n2"],"gives":["n1"]}]""");
 
     @Test
     void everyFieldComesBackAsItWasWritten() {
@@ -102,6 +109,9 @@ class MapSchemaTest {
         assertThat(map.reactions().get(0).isWrong()).isTrue();
         assertThat(map.aims().get(0).places()).hasSize(2);
         assertThat(map.movements().get(0).bothSides()).isFalse();
+        assertThat(map.holds().get(0).arms().get(0).gives()).containsExactly(Id.of("n1"));
+        assertThat(map.holds().get(0).requirement().needs().get(1).built().chance(Stage.SETTLED)).hasValue(0.7);
+        assertThat(map.holds().get(0).requirement().needs().get(1).built().chance(Stage.LAST_CHANCE)).hasValue(1);
     }
 
     @ParameterizedTest
@@ -121,6 +131,16 @@ class MapSchemaTest {
         "\"then\":\"low\" > \"then\":null",
         "[\"buck\"] > \"buck\"",
         "\"alsoCalled\":[\"flat\"],\"stage\":\"settled\" > \"alsoCalled\":[\"flat\"]",
+        "\"likely\":\"sometimes\" > \"likely\":1.5",
+        "\"likely\":\"sometimes\" > \"likely\":null",
+        "\"seenFrom\":{\"settled\":0.7} > \"seenFrom\":{\"late\":0.7}",
+        "\"seenFrom\":{\"settled\":0.7} > \"seenFrom\":{\"settled\":-0.1}",
+        "\"stage\":\"joined\" > \"stage\":\"later\"",
+        "\"leaves\":\"a knee in\" > \"leaves\":\"\"",
+        "\"sign\":\"You cannot turn\" > \"sign\":2",
+        "[\"Mind the ribs\"] > \"Mind the ribs\"",
+        "\"denies\":[\"n2\"] > \"denies\":[\"N 2\"]",
+        "\"id\":\"in\",\"title\" > \"title\"",
         "\"when\":\"A hand on the mat\" > \"when\":1"})
     void whatTheReaderRefusesOfTheRestIsNotValid(String change) {
         assertNeither(FULL, change);
