@@ -7,6 +7,7 @@ import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.map.Stage;
 import app.narrowgate.core.map.Word;
 import app.narrowgate.core.odds.SolvedMap;
+import app.narrowgate.core.trait.AgeGroup;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -26,12 +27,14 @@ import java.util.TreeSet;
  * <p>The chances are those of {@link Chances}: each need is met on its own, with the chance that stands on the map. Nothing
  * is known of what they switch to when it fails; that is what the odds of a place play.
  *
+ * @param neverClosed true where nobody may close it in practice: a finish, when children are on the mat
  * @param rungs first built first; needs of which nobody has said when stand last, in the tree's order
  * @param closes chance in [0,1] that it closes, before anything is built; empty while a need's chance is not said
  * @param stages the stages at which something is built, or at which it is on, early first
  * @param most the stage whose best answer lowers the chance most for its work; empty where nothing lowers it
  */
-public record Ladder(Hold hold, List<Rung> rungs, OptionalDouble closes, List<Step> stages, Optional<Stage> most) {
+public record Ladder(Hold hold, boolean neverClosed, List<Rung> rungs, OptionalDouble closes, List<Step> stages,
+        Optional<Stage> most) {
 
     public Ladder {
         rungs = List.copyOf(rungs);
@@ -143,7 +146,9 @@ public record Ladder(Hold hold, List<Rung> rungs, OptionalDouble closes, List<St
                     .max(Comparator.comparingDouble((Step step) -> step.best().orElseThrow().forItsWork())
                             .thenComparing(step -> -step.stage().ordinal()))
                     .map(Step::stage);
-            return new Ladder(hold, rungs, closes(stages.get(0), Set.of()), steps, most);
+            boolean neverClosed = hold.kind() == Hold.Kind.FINISH
+                    && solved.setting().matchup().age() == AgeGroup.CHILDREN;
+            return new Ladder(hold, neverClosed, rungs, closes(stages.get(0), Set.of()), steps, most);
         }
 
         private OptionalDouble closes(Stage from, Set<Id> given) {

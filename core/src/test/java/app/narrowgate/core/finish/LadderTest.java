@@ -10,6 +10,7 @@ import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Likelihood;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.Requirement.All;
 import app.narrowgate.core.map.Requirement.Any;
 import app.narrowgate.core.map.Requirement.Built;
@@ -20,6 +21,7 @@ import app.narrowgate.core.map.Stage;
 import app.narrowgate.core.odds.InTime;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
+import app.narrowgate.core.trait.AgeGroup;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -156,6 +158,20 @@ class LadderTest {
         assertThat(ladder.rungs()).allSatisfy(rung -> assertThat(rung.closes()).isEqualTo(OptionalDouble.empty()));
         assertThat(ladder.stages().get(1).best().orElseThrow().answer().reaction()).isEqualTo(Id.of("r3"));
         assertThat(ladder.most()).isEmpty();
+    }
+
+    /** Children's finishes are never closed in practice (common practice, no source); a pin may be held. */
+    @Test
+    void nobodyClosesAFinishOnChildren() {
+        Hold hold = choke(CHOKE);
+        SolvedMap adults = solved(hold);
+        Matchup even = Matchup.EVEN;
+        Matchup children = new Matchup(even.id(), even.title(), even.weightGap(), even.heightGap(), even.jacket(), even.setting(),
+                AgeGroup.CHILDREN, even.level(), even.injuries(), even.facts());
+        assertThat(Ladder.of(adults, hold).neverClosed()).isFalse();
+        assertThat(Ladder.of(adults.under(adults.setting().withMatchup(children)), hold).neverClosed()).isTrue();
+        Hold pin = Hold.of(Id.of("pin"), "Pin", Hold.Kind.PIN, List.of(), CHOKE);
+        assertThat(Ladder.of(adults.under(adults.setting().withMatchup(children)), pin).neverClosed()).isFalse();
     }
 
     @Test

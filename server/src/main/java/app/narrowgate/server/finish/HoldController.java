@@ -1,15 +1,23 @@
 package app.narrowgate.server.finish;
 
 import app.narrowgate.core.check.Coded;
+import app.narrowgate.core.finish.ArmsCompared;
 import app.narrowgate.core.finish.Denials;
+import app.narrowgate.core.finish.Ladder;
 import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.map.PartKind;
 import app.narrowgate.core.map.Requirement;
 import app.narrowgate.core.map.Stage;
+import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.PartInput;
 import app.narrowgate.server.map.PreviewRequest;
+import app.narrowgate.server.map.StoredMap;
+import app.narrowgate.server.odds.OddsQuestion;
+import app.narrowgate.server.odds.SolvedMaps;
+import app.narrowgate.server.problem.NotFoundException;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -21,6 +29,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -66,15 +75,38 @@ class HoldController {
     }
 
     private final MapStore maps;
+    private final SolvedMaps solved;
 
-    HoldController(MapStore maps) {
+    HoldController(MapStore maps, SolvedMaps solved) {
         this.maps = maps;
+        this.solved = solved;
     }
 
     @GetMapping
     @Operation(operationId = "holds", summary = "What pins and finishes need, and the least work that stops each")
     List<HoldView> holds(@PathVariable UUID mapId) {
         return views(maps.head(mapId).index(), hold -> true);
+    }
+
+    @GetMapping("/ladders")
+    @Operation(operationId = "ladders", summary = "How likely each pin and finish closes, stage by stage")
+    List<LadderView.LineView> ladders(@PathVariable UUID mapId, @ParameterObject OddsQuestion question) {
+        SolvedMap map = solved(mapId, question);
+        return map.map().holds().stream().map(hold -> LadderView.LineView.of(Ladder.of(map, hold))).toList();
+    }
+
+    @GetMapping("/{hold}/ladder")
+    @Operation(operationId = "ladder", summary = "What a pin or a finish needs in the order in which it is built, and what denies it")
+    LadderView ladder(@PathVariable UUID mapId, @PathVariable String hold, @ParameterObject OddsQuestion question) {
+        SolvedMap map = solved(mapId, question);
+        Hold found = map.index().part(PartKind.HOLDS, Id.of(hold))
+                .orElseThrow(() -> new NotFoundException("No pin or finish is called “%s”.".formatted(hold)));
+        return LadderView.of(Ladder.of(map, found), ArmsCompared.of(map, found));
+    }
+
+    private SolvedMap solved(UUID mapId, OddsQuestion question) {
+        StoredMap map = maps.head(mapId);
+        return solved.solved(map, question.toSetting(map.index()));
     }
 
     @PostMapping("/preview")

@@ -2,7 +2,6 @@ package app.narrowgate.server.odds;
 
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.Id;
-import app.narrowgate.core.odds.Closing;
 import app.narrowgate.core.odds.Odds;
 import app.narrowgate.core.odds.ReactionOdds;
 import app.narrowgate.core.odds.ResponseOdds;
@@ -65,14 +64,6 @@ record OddsView(int revision, String aim, String matchup, double read, double la
         static ResponseOddsView of(ResponseOdds odds) {
             return new ResponseOddsView(odds.response().value(), nine(odds.chance()), odds.lands().value(),
                     odds.answered(), nine(odds.worth()));
-        }
-    }
-
-    @Schema(name = "Closing")
-    record ClosingView(@Schema(allowableValues = {"fact", "stance", "injury", "children", "rule", "aim", "do-not"}) String kind,
-            @Schema(description = "The fact, stance, injury, rule or aim that closes it; a mistake’s own id") String what) {
-        static ClosingView of(Closing closing) {
-            return new ClosingView(closing.kind().code(), closing.what());
         }
     }
 
