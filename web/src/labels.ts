@@ -157,6 +157,11 @@ export const FIELD_LABEL: Record<string, string> = {
   bothSides: "left and right",
   repetitions: "a round alone",
   measured: "follows from the pair",
+  likely: "how likely they get it",
+  seenFrom: "how likely, seen from",
+  openings: "their faults, your openings",
+  leaves: "what it leaves you",
+  arms: "your arms",
 };
 
 /** For whom something is. */

@@ -29,6 +29,8 @@ const MapsPage = lazy(() => import("../features/maps").then((m) => ({ default: m
 const FilesPage = lazy(() => import("../features/exchange").then((m) => ({ default: m.FilesPage })));
 const StartPage = lazy(() => import("../features/start").then((m) => ({ default: m.StartPage })));
 const BenchPage = lazy(() => import("../features/drill").then((m) => ({ default: m.BenchPage })));
+const FinishPage = lazy(() => import("../features/finish").then((m) => ({ default: m.FinishPage })));
+const FinishesPage = lazy(() => import("../features/finish").then((m) => ({ default: m.FinishesPage })));
 const WeightPage = lazy(() => import("../features/weight").then((m) => ({ default: m.WeightPage })));
 const WeightsPage = lazy(() => import("../features/weight").then((m) => ({ default: m.WeightsPage })));
 const LeveragePage = lazy(() => import("../features/lever").then((m) => ({ default: m.LeveragePage })));
@@ -59,6 +61,8 @@ export function App() {
               <Route path="/map/:mapId/files" element={<FilesPage />} />
               <Route path="/map/:mapId/gates" element={<GatesPage />} />
               <Route path="/map/:mapId/at/:situation" element={<SituationPage />} />
+              <Route path="/map/:mapId/holds/finishes" element={<FinishesPage />} />
+              <Route path="/map/:mapId/holds/finishes/:hold" element={<FinishPage />} />
               <Route path="/map/:mapId/holds/weight" element={<WeightsPage />} />
               <Route path="/map/:mapId/holds/weight/:situation" element={<WeightPage />} />
               <Route path="/map/:mapId/holds/leverage" element={<LeveragePage />} />

@@ -11,7 +11,7 @@ export interface View {
 export function viewsOf(mapId: string): View[] {
   return [
     { title: "Map", to: paths.map(mapId) },
-    { title: "Holds", to: paths.weights(mapId), within: `${paths.map(mapId)}/holds` },
+    { title: "Holds", to: paths.finishes(mapId), within: `${paths.map(mapId)}/holds` },
     { title: "Drills", to: paths.drills(mapId) },
     { title: "From what is held", to: paths.held(mapId) },
     { title: "Flow", to: paths.flow(mapId) },
@@ -26,8 +26,9 @@ export function viewsOf(mapId: string): View[] {
 export function secondOf(mapId: string, pathname: string): View[] {
   if (!pathname.startsWith(`${paths.map(mapId)}/holds`)) return [];
   return [
-    { title: "Weight and base", to: paths.weights(mapId), within: paths.weights(mapId) },
+    { title: "Finishes", to: paths.finishes(mapId), within: paths.finishes(mapId) },
     { title: "Leverage", to: paths.leverage(mapId) },
+    { title: "Weight and base", to: paths.weights(mapId), within: paths.weights(mapId) },
   ];
 }
 

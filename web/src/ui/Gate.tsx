@@ -18,7 +18,8 @@ export function Gate({
 }: {
   worth: number;
   late?: boolean;
-  height?: number;
+  /** In pixels, or as much as there is. */
+  height?: number | "100%";
   className?: string;
 }) {
   const post = `${postWidth(worth)}%`;

@@ -2,9 +2,8 @@ import type { Schemas } from "../../api/client";
 import { hundred, lateness, seconds } from "../../labels";
 import { Gate, narrowness } from "../../ui/Gate";
 import { Caution } from "../../ui/Notice";
-import { lowerFirst, placeTitle, reactionTitle, techniqueOf } from "../map";
+import { closedInWords, insteadInWords, lowerFirst, placeTitle, reactionTitle, techniqueOf } from "../map";
 import { PlacePicture } from "../picture";
-import { closedInWords, insteadInWords } from "../situation";
 import { indexOf } from "../../model/mapIndex";
 import { FeederBrief, Limbs } from "../../ui/body/Limbs";
 

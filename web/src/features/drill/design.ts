@@ -18,7 +18,7 @@ export function linkKey(link: { reaction: string; response: string }): string {
 /** What a drill on the bench was taken from; it stands in the address, so that a link opens the same drill. */
 export type Source =
   | { from: "kept"; id: string }
-  | { from: "place"; place: string; how: "called" | "everyday" }
+  | { from: "place"; place: string; how: "called" | "everyday" | "denials" }
   | { from: "proposal"; key: string };
 
 /** The name of a proposal: what it is about. */
@@ -46,7 +46,8 @@ export function sourceOf(params: URLSearchParams, proposals: Schemas["Proposal"]
   const kept = params.get("kept");
   if (kept) return { from: "kept", id: kept };
   const place = params.get("place");
-  if (place) return { from: "place", place, how: params.get("how") === "everyday" ? "everyday" : "called" };
+  const how = params.get("how");
+  if (place) return { from: "place", place, how: how === "everyday" || how === "denials" ? how : "called" };
   const first = everydayFirst(proposals)[0];
   const key = params.get("worth") ?? (first && proposalKey(first));
   return key === undefined ? undefined : { from: "proposal", key };

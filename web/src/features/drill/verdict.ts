@@ -1,6 +1,6 @@
 import type { Schemas } from "../../api/client";
 import { indexOf } from "../../model/mapIndex";
-import { closedInWords } from "../situation";
+import { closedInWords } from "../map";
 
 /** Why this pair practises something else: what closed the link, or that it is taught later. */
 export function verdictInWords(map: Schemas["Map"], verdict: Schemas["DrillVerdict"]): string {

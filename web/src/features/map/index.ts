@@ -1,4 +1,5 @@
 export { MapPage } from "./MapPage";
+export { closedInWords, insteadInWords } from "./closing";
 export { findingPath, findingPlace } from "./holes";
 export { changedMost } from "./marks";
 export { lowerFirst, theyDo, withoutThey } from "./holes";

@@ -22,6 +22,8 @@ export const paths = {
   booklet: (mapId: string) => `/map/${mapId}/booklet`,
   situation: (mapId: string, situation: string) => `/map/${mapId}/at/${situation}`,
   card: (mapId: string, situation: string) => `/map/${mapId}/at/${situation}/card`,
+  finishes: (mapId: string) => `/map/${mapId}/holds/finishes`,
+  finish: (mapId: string, hold: string) => `/map/${mapId}/holds/finishes/${hold}`,
   weights: (mapId: string) => `/map/${mapId}/holds/weight`,
   weight: (mapId: string, situation: string) => `/map/${mapId}/holds/weight/${situation}`,
   leverage: (mapId: string) => `/map/${mapId}/holds/leverage`,
@@ -31,4 +33,7 @@ export const paths = {
   /** The bench with the drill of a place; `query` is that of the setting. */
   drillFrom: (mapId: string, place: string, query: string) =>
     `/map/${mapId}/drills${query ? `${query}&` : "?"}place=${place}`,
+  /** The bench with the drill against a pin or a finish; `query` is that of the setting. */
+  drillAgainst: (mapId: string, hold: string, query: string) =>
+    `/map/${mapId}/drills${query ? `${query}&` : "?"}place=${hold}&how=denials`,
 };

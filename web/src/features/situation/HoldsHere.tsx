@@ -35,7 +35,10 @@ export function HoldsHere({ map, situation }: { map: Schemas["Map"]; situation: 
       <div className="mt-1.5">
         <LeastWork hold={hold} />
       </div>
-      <p className="mt-1.5">
+      <p className="mt-1.5 flex flex-wrap gap-x-5">
+        <Link className="word" to={paths.finish(map.id, hold.id) + settingQuery(params)}>
+          Rung by rung
+        </Link>
         <Link className="word" to={paths.edit(map.id, "holds", hold.id, settingQuery(params))}>
           Edit what {hold.kind === "pin" ? "their pin" : "their finish"} needs
         </Link>

@@ -1,10 +1,9 @@
 import type { ReactNode } from "react";
 import type { Schemas } from "../../api/client";
-import { techniqueOf } from "../map";
+import { closedInWords, techniqueOf } from "../map";
 import { hundred } from "../../labels";
 import { Gate } from "../../ui/Gate";
 import { matchupOf, useOtherOdds, useSetting, type Setting } from "../odds";
-import { closedInWords } from "./closing";
 import { indexOf } from "../../model/mapIndex";
 import { useAddress } from "../../ui/address";
 

@@ -9,6 +9,7 @@ import {
   SegmentsField,
   StanceField,
 } from "./LinkFields";
+import { NeedRefsField } from "./NeedRefsField";
 import { NeedsField } from "./NeedsField";
 import type { Part } from "./parts";
 import { useRowKeys } from "./rowKeys";
@@ -63,6 +64,8 @@ export function FieldInput(props: FieldProps): ReactNode {
       return <RowsField {...props} field={field} />;
     case "tree":
       return <NeedsField {...props} field={field} />;
+    case "needs":
+      return <NeedRefsField {...props} />;
   }
 }
 

@@ -1,6 +1,6 @@
 import { useId, type ReactNode } from "react";
 import type { Schemas } from "../../api/client";
-import type { Field } from "./fields";
+import type { Field } from "./field";
 import type { PartList } from "../../model/partKinds";
 import type { Part } from "./parts";
 

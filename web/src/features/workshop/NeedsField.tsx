@@ -1,3 +1,5 @@
+import { lowerFirst } from "../map";
+import type { Field } from "./field";
 import { FieldInput } from "./FieldInput";
 import { Framed, type FieldProps, type Of } from "./Framed";
 import { isGroup, partsIn, rooted, withParts, type Group } from "./needs";
@@ -133,18 +135,33 @@ function Need({
   onChange: (need: Part) => void;
   onRemove: () => void;
 }) {
+  const fields = props.field.fields;
+  const more = fields.filter((field) => field.more);
+  const input = (field: Field) => (
+    <FieldInput
+      key={field.name}
+      {...props}
+      field={field}
+      place={`${place}/${field.name}`}
+      value={need[field.name]}
+      onChange={(value) => onChange({ ...need, [field.name]: value })}
+    />
+  );
+  const isWrong = [...props.errors.keys()].some((at) =>
+    more.some((f) => at.startsWith(`${place}/${f.name}`)),
+  );
   return (
     <div role="group" aria-label={`need ${number}`} className="grid gap-x-4 gap-y-1 sm:grid-cols-2">
-      {props.field.fields.map((field) => (
-        <FieldInput
-          key={field.name}
-          {...props}
-          field={field}
-          place={`${place}/${field.name}`}
-          value={need[field.name]}
-          onChange={(value) => onChange({ ...need, [field.name]: value })}
-        />
-      ))}
+      {fields.filter((field) => !field.more).map(input)}
+      {more.length > 0 && (
+        <details className="sm:col-span-2" open={isWrong || undefined}>
+          <summary className="w-fit cursor-pointer text-quiet">
+            More: {more.map((field) => lowerFirst(field.label)).join(", ")}
+            {more.some((field) => need[field.name] !== undefined) && " · written"}
+          </summary>
+          <div className="mt-1 grid gap-x-4 gap-y-1 sm:grid-cols-2">{more.map(input)}</div>
+        </details>
+      )}
       <button type="button" className="word justify-self-start" onClick={onRemove}>
         Take this need out
       </button>

@@ -217,9 +217,12 @@ export function CodesField(props: FieldProps<Of<"codes">>) {
   );
 }
 
+const UNSAID = "unsaid";
+
 export function LikelihoodInput(props: FieldProps<Of<"likelihood">>) {
   const { value, onChange, field } = props;
   const word = (WORDS as readonly unknown[]).includes(value);
+  const unsaid = field.none !== undefined && value === undefined;
   return (
     <Framed props={props}>
       {({ control, describedBy, invalid }) => (
@@ -228,15 +231,18 @@ export function LikelihoodInput(props: FieldProps<Of<"likelihood">>) {
             id={control}
             className="box"
             aria-describedby={describedBy}
-            value={word ? (value as string) : ""}
-            onChange={(event) => onChange(event.target.value || (field.chance ? 0.5 : 3))}
+            value={unsaid ? UNSAID : word ? (value as string) : ""}
+            onChange={({ target }) =>
+              onChange(target.value === UNSAID ? undefined : target.value || (field.chance ? 0.5 : 3))
+            }
           >
+            {field.none !== undefined && <option value={UNSAID}>{field.none}</option>}
             {WORDS.map((w) => (
               <option key={w}>{w}</option>
             ))}
             <option value="">a number</option>
           </select>
-          {!word && (
+          {!word && !unsaid && (
             <NumberBox
               label={`${field.label}, as a number`}
               className="w-24!"

@@ -3,7 +3,7 @@ import userEvent from "@testing-library/user-event";
 import { useState } from "react";
 import { expect, it } from "vitest";
 import { FieldInput } from "./FieldInput";
-import type { Field } from "./fields";
+import type { Field } from "./field";
 import { aMap } from "../../test/aMap";
 
 const map = aMap({ situations: [], outcomes: [] });

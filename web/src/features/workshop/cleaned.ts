@@ -14,7 +14,7 @@ export function cleaned(part: Part, retired: string[] = []): Part {
   );
 }
 
-const NEEDS_ID = new Set(["responses", "stances"]);
+const NEEDS_ID = new Set(["responses", "stances", "arms"]);
 
 function clean(name: string, value: unknown, retired: string[]): unknown {
   if (typeof value === "string") return value.trim();

@@ -1,50 +1,9 @@
-import { BEARING_LABEL, KIND_LABEL, SEGMENT_LABEL, SEGMENTS, STAGE_LABEL, STAGES } from "../../labels";
+import { BEARING_LABEL, KIND_LABEL, SEGMENT_LABEL, SEGMENTS } from "../../labels";
 import type { PartList } from "../../model/partKinds";
+import { FEEDER, plain, STAGE_OPTIONS, TITLE, type Field, type Option } from "./field";
+import { HOLD_FIELDS } from "./holdFields";
+import { POSTURE_FIELDS } from "./postureFields";
 
-/** How one field of a part is edited. */
-export type Field = {
-  name: string;
-  label: string;
-  hint?: string;
-  /** What to say when it was left empty but must not be. */
-  need?: string;
-  /** Folded away until it is asked for or says something. */
-  more?: boolean;
-} & (
-  | { kind: "text"; long?: boolean; most: number; blank?: string }
-  | { kind: "number"; least: number; most: number; unit?: string; optional?: boolean }
-  | { kind: "choice"; options: Option[]; none?: string }
-  | { kind: "yes"; usual: boolean }
-  | { kind: "ref"; lists: PartList[]; none?: string; makes?: PartList }
-  | {
-      kind: "refs";
-      list: PartList;
-      makes?: PartList;
-      /** Their order means nothing. */
-      unordered?: boolean;
-      /** The field of the whole part that names situations; reactions taught there are offered first. */
-      near?: string;
-    }
-  | { kind: "stance" }
-  | { kind: "codes"; options: Option[] }
-  | { kind: "texts"; most: number }
-  | { kind: "flags" }
-  | { kind: "segments"; blank: string; most: number }
-  | { kind: "places" }
-  | { kind: "group"; fields: Field[] }
-  | { kind: "clock" }
-  | { kind: "likelihood"; chance: boolean }
-  | { kind: "worth" }
-  | { kind: "rows"; fields: Field[]; one: string }
-  | { kind: "tree"; fields: Field[] }
-);
-
-export interface Option {
-  id: string;
-  title: string;
-}
-
-const plain = (...ids: string[]): Option[] => ids.map((id) => ({ id, title: id.replace(/-/g, " ") }));
 const KINDS: Option[] = Object.entries(KIND_LABEL).map(([id, title]) => ({ id, title }));
 const INJURIES = plain("knee", "neck", "shoulder", "rib", "elbow", "wrist", "ankle", "lower-back");
 const LEVELS = plain("novice", "intermediate", "advanced");
@@ -75,7 +34,6 @@ const FAULTS: Field = {
     { name: "fix", label: "Mend it so", kind: "text", most: 400 },
   ],
 };
-const TITLE: Field = { name: "title", label: "Name", kind: "text", most: 90, need: "Give it a name." };
 
 export const RESPONSE_FIELDS: Field[] = [
   {
@@ -144,26 +102,6 @@ export const REACTION_FIELDS: Field[] = [
 ];
 
 /** A single thing that a pin or a finish needs. */
-const NEED_FIELDS: Field[] = [
-  { name: "title", label: "They need", kind: "text", most: 90 },
-  {
-    name: "work",
-    label: "Work to take it away",
-    hint: "1 easy, 5 hardly possible",
-    kind: "number",
-    least: 1,
-    most: 5,
-  },
-  {
-    name: "denied",
-    label: "Taken away by",
-    kind: "refs",
-    list: "reactions",
-    unordered: true,
-    near: "at",
-  },
-];
-
 const POSTURE = {
   name: "posture",
   label: "How the bodies are",
@@ -188,7 +126,7 @@ export const FIELDS: Record<PartList, Field[]> = {
       name: "stage",
       label: "Lateness",
       kind: "choice",
-      options: STAGES.map((id) => ({ id, title: STAGE_LABEL[id] })),
+      options: STAGE_OPTIONS,
       none: "none: a place to rest in",
     },
     { name: "where", label: "Where they are", kind: "choice", options: BEARINGS, none: "not said" },
@@ -227,17 +165,7 @@ export const FIELDS: Record<PartList, Field[]> = {
       most: 400,
       more: true,
     },
-    {
-      name: "feeder",
-      label: "How a partner holds it well and safely",
-      kind: "group",
-      more: true,
-      fields: [
-        { name: "weight", label: "Where the weight goes", kind: "text", most: 400 },
-        { name: "care", label: "Where not to press, what not to do", kind: "text", most: 400 },
-        { name: "gives", label: "What to give", kind: "text", most: 400 },
-      ],
-    },
+    FEEDER,
     {
       name: "oneAnswer",
       label: "Why there is one answer only",
@@ -327,58 +255,7 @@ export const FIELDS: Record<PartList, Field[]> = {
       hint: "in those of its situations that say nothing else",
     },
   ],
-  postures: [
-    TITLE,
-    {
-      name: "says",
-      label: "What is seen",
-      hint: "for whoever does not see the picture",
-      kind: "text",
-      long: true,
-      most: 400,
-    },
-    {
-      name: "base",
-      label: "It is like",
-      hint: "another posture, from which this one is told",
-      kind: "ref",
-      lists: ["postures"],
-      none: "no other; its joints are its own",
-    },
-    { name: "mirror", label: "The other way round, left for right", kind: "yes", usual: false },
-    { name: "swap", label: "With the two in each other’s place", kind: "yes", usual: false },
-    {
-      name: "near",
-      label: "They are on your",
-      kind: "choice",
-      options: plain("left", "right"),
-      none: "neither side",
-    },
-    {
-      name: "view",
-      label: "Seen from",
-      kind: "group",
-      more: true,
-      fields: [
-        {
-          name: "azimuth",
-          label: "the side, in degrees",
-          kind: "number",
-          least: -180,
-          most: 180,
-          optional: true,
-        },
-        {
-          name: "elevation",
-          label: "a height, in degrees",
-          kind: "number",
-          least: 0,
-          most: 90,
-          optional: true,
-        },
-      ],
-    },
-  ],
+  postures: POSTURE_FIELDS,
   outcomes: [
     TITLE,
     { name: "kind", label: "It is", kind: "choice", options: KINDS },
@@ -441,32 +318,7 @@ export const FIELDS: Record<PartList, Field[]> = {
     { name: "injuries", label: "Injuries", kind: "codes", options: INJURIES },
     { name: "facts", label: "Also so, where a place says nothing", kind: "flags" },
   ],
-  holds: [
-    TITLE,
-    {
-      name: "kind",
-      label: "It is",
-      kind: "choice",
-      options: [
-        { id: "pin", title: "a pin: it holds" },
-        { id: "finish", title: "a finish: it ends" },
-      ],
-    },
-    {
-      name: "at",
-      label: "Where it is on or on its way, from early to late",
-      need: "Choose at least one place.",
-      kind: "refs",
-      list: "situations",
-    },
-    {
-      name: "needs",
-      label: "What they need",
-      need: "Write at least one thing that they need.",
-      kind: "tree",
-      fields: NEED_FIELDS,
-    },
-  ],
+  holds: HOLD_FIELDS,
   rules: [
     TITLE,
     {

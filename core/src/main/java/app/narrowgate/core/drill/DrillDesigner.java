@@ -113,6 +113,25 @@ public final class DrillDesigner {
         return Drill.of(title, DrillKind.CALLED, Optional.of(place), all.stream().limit(links).toList()).lasting(minutes);
     }
 
+    /**
+     * The called drill of some reactions wherever they start, such as those that deny a hold from early to late: of each the
+     * link most often met.
+     *
+     * @throws RefusedException when none of them can be practised by the pair
+     */
+    public static Drill answering(PracticeGraph graph, String title, List<Id> reactions, double minutes) {
+        List<LinkRef> calls = new ArrayList<>();
+        for (Id id : new LinkedHashSet<>(reactions)) {
+            graph.solved().index().reaction(id).ifPresent(reaction -> graph.linksFrom(reaction.from()).stream()
+                    .map(PracticeLink::ref).filter(link -> link.reaction().equals(id)).findFirst().ifPresent(calls::add));
+        }
+        if (calls.isEmpty()) {
+            throw new RefusedException("Nothing against “%s” can be drilled by this pair yet: no denial has an answered response."
+                    .formatted(title));
+        }
+        return Drill.called(title, calls.stream().limit(Drill.MOST_LINKS).toList()).lasting(minutes);
+    }
+
     /** The drill that keeps look-alikes apart: two calls from each, the dearest pair's first. */
     public static Drill apart(PracticeGraph graph, LookAlike pair, double minutes) {
         List<LinkRef> calls = new ArrayList<>();

@@ -11,7 +11,10 @@ import app.narrowgate.core.drill.HouseTimes;
 import app.narrowgate.core.drill.PracticeGraph;
 import app.narrowgate.core.drill.Proposal;
 import app.narrowgate.core.drill.Proposals;
+import app.narrowgate.core.finish.Ladder;
+import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.PartKind;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.exchange.drill.DrillJson;
 import app.narrowgate.exchange.drill.DrillMarkdown;
@@ -22,7 +25,9 @@ import app.narrowgate.server.odds.AnswerStore;
 import app.narrowgate.server.odds.OddsQuestion;
 import app.narrowgate.server.odds.SolvedMaps;
 import app.narrowgate.server.revision.Revisions;
+import app.narrowgate.server.problem.NotFoundException;
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.annotation.Nullable;
@@ -201,9 +206,10 @@ class DrillController {
     }
 
     @GetMapping("/maps/{mapId}/drills/design")
-    @Operation(operationId = "designDrill", summary = "A drill from a place of the map")
-    DrillView design(@PathVariable UUID mapId, @ParameterObject OddsQuestion question, @RequestParam @Size(max = 64) String place,
-            @RequestParam(defaultValue = "called") @Schema(allowableValues = {"called", "everyday"}) String how,
+    @Operation(operationId = "designDrill", summary = "A drill from a place of the map, or against a pin or a finish")
+    DrillView design(@PathVariable UUID mapId, @ParameterObject OddsQuestion question,
+            @Parameter(description = "The place; for denials the pin or finish") @RequestParam @Size(max = 64) String place,
+            @RequestParam(defaultValue = "called") @Schema(allowableValues = {"called", "everyday", "denials"}) String how,
             @RequestParam(defaultValue = "8") @DecimalMin("1") @DecimalMax("60") double minutes,
             @RequestParam(defaultValue = "3") @Min(1) @Max(6) int links) {
         StoredMap map = maps.head(mapId);
@@ -211,8 +217,18 @@ class DrillController {
         return DrillView.of(switch (how) {
             case "called" -> DrillDesigner.from(graph, Id.of(place), links, minutes);
             case "everyday" -> DrillDesigner.everyday(graph, Id.of(place), minutes);
-            default -> throw new RefusedException("“how” is “%s”; called or everyday can be designed.".formatted(how));
+            case "denials" -> against(graph, Id.of(place), minutes);
+            default -> throw new RefusedException("“how” is “%s”; called, everyday or denials can be designed.".formatted(how));
         });
+    }
+
+    /** At each stage what denies the hold for the least work. */
+    private static Drill against(PracticeGraph graph, Id id, double minutes) {
+        Hold hold = graph.solved().index().part(PartKind.HOLDS, id)
+                .orElseThrow(() -> new NotFoundException("No pin or finish is called “%s”.".formatted(id)));
+        List<Id> reactions = Ladder.of(graph.solved(), hold).stages().stream().flatMap(step -> step.best().stream())
+                .map(best -> best.answer().reaction()).toList();
+        return DrillDesigner.answering(graph, hold.title(), reactions, minutes);
     }
 
     @GetMapping("/maps/{mapId}/drills/proposals")

@@ -93,13 +93,23 @@ record LadderView(String id, String title, @Schema(allowableValues = {"pin", "fi
     }
 
     @Schema(name = "LeftToThem")
-    record LeftView(String hold, @Nullable Double before, @Nullable Double closes, List<String> denied, List<String> given,
+    record LeftView(String hold, String title, @Schema(allowableValues = {"pin", "finish"}) String kind,
+            @Schema(description = "How many things it needs") int needs, @Nullable Double before, @Nullable Double closes,
+            @Schema(description = "Titles of its needs that the arms deny") List<String> denied,
+            @Schema(description = "Titles of its needs that the arms give") List<String> given,
             @Schema(description = "Rungs that they can still build, until one is missing that they cannot do without")
             List<Integer> free,
             @Schema(description = "True when it cannot close") boolean cannot) {
         static LeftView of(ArmsCompared.Left left) {
-            return new LeftView(left.hold().id().value(), orNull(left.before()), orNull(left.closes()), values(left.denied()),
-                    values(left.given()), List.copyOf(left.free()), left.cannot());
+            Hold hold = left.hold();
+            return new LeftView(hold.id().value(), hold.title(), hold.kind().code(), hold.requirement().needs().size(),
+                    orNull(left.before()), orNull(left.closes()), titles(hold, left.denied()), titles(hold, left.given()),
+                    List.copyOf(left.free()), left.cannot());
+        }
+
+        private static List<String> titles(Hold hold, Collection<Id> needs) {
+            return hold.requirement().needs().stream().filter(need -> needs.contains(need.id()))
+                    .map(Requirement.Need::title).toList();
         }
     }
 

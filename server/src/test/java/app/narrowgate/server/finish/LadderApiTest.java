@@ -51,6 +51,22 @@ class LadderApiTest extends DemoMapTest {
         }
     }
 
+    /** What does most at each stage becomes the calls of one drill, from early to late. */
+    @Test
+    void theDenialsBecomeADrill() {
+        JsonNode drill = client.get(map + "/drills/design?how=denials&place=rear-choke&minutes=8").json();
+        List<String> best = new ArrayList<>();
+        for (JsonNode step : ladder("").get("steps")) {
+            String reaction = step.get("answer").get("reaction").stringValue();
+            if (!best.contains(reaction)) {
+                best.add(reaction);
+            }
+        }
+        assertThat(drill.get("kind").stringValue()).isEqualTo("called");
+        assertThat(drill.get("links").findValuesAsString("reaction")).isNotEmpty().isSubsetOf(best);
+        assertThat(client.get(map + "/drills/design?how=denials&place=gone").status()).isEqualTo(404);
+    }
+
     @Test
     void whatIsNotThereIsSaidAndStrangersSeeNothing() {
         assertThat(client.get(map + "/holds/gone/ladder").status()).isEqualTo(404);

@@ -1,5 +1,6 @@
 import type { Schemas } from "../../api/client";
-import { lowerFirst, reactionTitle } from "../map";
+import { lowerFirst } from "./holes";
+import { reactionTitle } from "./titles";
 import { indexOf } from "../../model/mapIndex";
 
 /** Why a reaction is closed: who or what closed it. */
