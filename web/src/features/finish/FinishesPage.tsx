@@ -9,7 +9,7 @@ import { settingQuery } from "../odds";
 import { PlacePicture } from "../picture";
 import { useLadders } from "./holds";
 import { SettingLine } from "./SettingLine";
-import { gain, open } from "./words";
+import { gain, open, openLabel } from "./words";
 
 type Line = Schemas["LadderLine"];
 
@@ -59,17 +59,16 @@ function Finishes({ map, lines }: { map: Schemas["Map"]; lines: Line[] }) {
 function Kind({ title, map, lines }: { title: string; map: Schemas["Map"]; lines: Line[] }) {
   if (lines.length === 0) return null;
   const sorted = [...lines].sort((a, b) => (open(a.closes) ?? 2) - (open(b.closes) ?? 2));
-  const finish = lines[0]!.kind === "finish";
   return (
     <table className="mt-5 w-full max-w-[1240px] border-collapse text-left">
-      <caption className="sr-only">{title}</caption>
+      <caption className="pb-1 text-left text-[17px] font-bold lg:sr-only">{title}</caption>
       <thead>
         <tr className="border-b-2 border-ink align-bottom text-quiet max-lg:sr-only">
           <th className="py-1 pr-4 text-[17px] font-bold text-ink" style={{ fontStretch: "88%" }}>
             {title}
           </th>
           <th className="w-[24%] py-1 pr-4 font-normal">
-            {finish ? "you are still out" : "you are not pinned"}, of 100
+            {openLabel(lines[0]!.kind)}, of 100, if nobody answers
           </th>
           <th className="w-[34%] py-1 pr-4 font-normal">most for the least work</th>
           <th className="w-[13%] py-1 font-normal">nothing taught against</th>
@@ -118,9 +117,9 @@ function HoldLine({ map, line }: { map: Schemas["Map"]; line: Line }) {
         ) : (
           <span className="flex items-center gap-3">
             <Gate worth={stays} height={12} className="grow" />
-            <span className="w-7 shrink-0 text-right font-semibold">
+            <span className="shrink-0 text-right font-semibold lg:w-7">
               {hundred(stays)}
-              <span className="sr-only"> of 100 {line.kind === "finish" ? "still out" : "not pinned"}</span>
+              <span className="font-normal text-quiet lg:sr-only"> {openLabel(line.kind)}</span>
             </span>
           </span>
         )}

@@ -11,6 +11,10 @@ import { open, openLabel } from "./words";
 
 const GRID =
   "lg:grid lg:grid-cols-[92px_minmax(0,1.3fr)_188px_64px_128px_minmax(0,1.15fr)_minmax(0,1.15fr)] lg:gap-x-4";
+/** On a tablet: what they have at the left, what you do at the right. */
+const TABLET = "md:max-lg:grid md:max-lg:grid-cols-2 md:max-lg:gap-x-8";
+const WHOLE = "md:max-lg:col-span-2";
+const RIGHT = "md:max-lg:col-start-2";
 
 /** The needs as a ladder: stacked gates, each as open as the chance that it does not close from there. */
 export function Rungs({ map, ladder }: { map: Schemas["Map"]; ladder: Ladder }) {
@@ -62,13 +66,13 @@ function RungRow({
   const late = rung.stage === "last-chance";
   const stays = open(rung.closes);
   return (
-    <li className={`border-t max-lg:py-3 ${first ? "border-ink" : "border-rule"} ${GRID}`}>
+    <li className={`border-t max-lg:py-3 ${first ? "border-ink" : "border-rule"} ${GRID} ${TABLET}`}>
       <span
-        className={`pt-3 font-semibold max-lg:pt-0 ${late ? "text-rust" : ""} ${first ? "" : "lg:invisible"}`}
+        className={`${WHOLE} pt-3 font-semibold max-lg:pt-0 ${late ? "text-rust" : ""} ${first ? "" : "lg:invisible"}`}
       >
         {rung.stage ? STAGE_LABEL[rung.stage] : "Nobody said when"}
       </span>
-      <div className="py-3 max-lg:py-0">
+      <div className={`py-3 max-lg:py-0 ${WHOLE}`}>
         <p className="flex gap-2">
           <span className="w-4 shrink-0 font-semibold">{rung.number}</span>
           <span>
@@ -88,13 +92,20 @@ function RungRow({
       </p>
       <Importance rung={rung} strongest={strongest} />
       <Denials map={map} rung={rung} tap={ladder.kind === "finish" && rung.number === ladder.rungs.length} />
-      <ul className="py-3 max-lg:py-1">
-        {rung.openings.map((one) => (
-          <li key={one.fault} className="mb-1 last:mb-0">
-            <span className="text-quiet">{one.fault}:</span> {one.leaves}
-          </li>
-        ))}
-      </ul>
+      <div className={`py-3 max-lg:py-1 ${RIGHT} md:max-lg:row-start-5`}>
+        {rung.openings.length > 0 && (
+          <>
+            <p className="text-quiet lg:sr-only">Their fault, your opening</p>
+            <ul>
+              {rung.openings.map((one) => (
+                <li key={one.fault} className="mb-1 last:mb-0">
+                  <span className="text-quiet">{one.fault}:</span> {one.leaves}
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+      </div>
     </li>
   );
 }
@@ -155,7 +166,7 @@ function Denials({
   const [own, others] = split(map, rung);
   if (rung.answers.length === 0) {
     return (
-      <p className="py-3 max-lg:py-1">
+      <p className={`py-3 max-lg:py-1 ${RIGHT} md:max-lg:row-span-2 md:max-lg:row-start-3`}>
         <Link
           className="border border-dashed border-rust px-2 py-0.5 text-rust no-underline hover:underline"
           to={paths.workshop(map.id) + settingQuery(params)}
@@ -169,7 +180,8 @@ function Denials({
   const shown = own.length > 0 ? own : others;
   const folded = own.length > 0 ? others : [];
   return (
-    <div className="py-3 max-lg:py-1">
+    <div className={`py-3 max-lg:py-1 ${RIGHT} md:max-lg:row-span-2 md:max-lg:row-start-3`}>
+      <p className="text-quiet lg:sr-only">Your denials</p>
       <ul>
         {shown.slice(0, 2).map((answer) => (
           <DenialLine key={answer.reaction} map={map} answer={answer} staged={own.length === 0} />

@@ -3,8 +3,10 @@ package app.narrowgate.exchange.map;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.narrowgate.core.map.Aim;
+import app.narrowgate.core.finish.Ladder;
 import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.PartKind;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.PlaceKind;
@@ -247,6 +249,43 @@ class TradeFactsTest {
                 .filter(s -> s.isAt(Stage.LAST_CHANCE))
                 .forEach(s -> odds.at(s.id()).reactions().stream().filter(r -> r.usable()).forEach(r ->
                         assertThat(INDEX.reaction(r.reaction()).orElseThrow().technique().value()).startsWith("tap-")));
+    }
+
+    /**
+     * Every pin and finish closes more surely from rung to rung and from stage to stage, no finish is sure of anybody who
+     * does nothing, and each need has an opening. Hands are joined last in a north–south choke, the lock of the legs comes
+     * last in a triangle, and the neck is had before the hands; what is early is not dearer to deny than what is late.
+     */
+    @Test
+    void holdsAreBuiltInOrderAndCloseMoreSurelyTheLater() {
+        SolvedMap solved = SolvedMap.of(INDEX, USUAL);
+        for (Hold hold : INDEX.map().holds()) {
+            Ladder ladder = Ladder.of(solved, hold);
+            assertThat(ladder.rungs()).as(hold.title()).extracting(rung -> rung.closes().getAsDouble()).isSorted();
+            assertThat(ladder.stages()).as(hold.title()).extracting(step -> step.closes().getAsDouble()).isSorted();
+            assertThat(ladder.closes().getAsDouble()).as(hold.title())
+                    .isBetween(0.05, hold.kind() == Hold.Kind.FINISH ? 0.35 : 0.6);
+            assertThat(ladder.rungs()).as(hold.title()).allSatisfy(rung -> {
+                assertThat(rung.need().openings()).isNotEmpty();
+                assertThat(rung.need().sign()).isNotBlank();
+                assertThat(rung.need().built().stage()).isPresent();
+            });
+            assertThat(hold.cautions()).as(hold.title()).isNotEmpty();
+            assertThat(hold.arms()).as(hold.title()).hasSizeGreaterThanOrEqualTo(2);
+            if (hold.kind() == Hold.Kind.FINISH) {
+                assertThat(ladder.rungs().get(0).need().work()).as(hold.title()).isLessThanOrEqualTo(
+                        ladder.rungs().get(ladder.rungs().size() - 1).need().work());
+            }
+        }
+        assertThat(order("north-south-choke")).endsWith("hands-last", "weight-down").startsWith("arm-deep");
+        assertThat(order("triangle-choke")).startsWith("one-arm-in").endsWith("legs-locked");
+        assertThat(order("guillotine")).startsWith("arm-round-neck", "front-hands");
+        assertThat(order("standing-headlock-choke")).startsWith("neck-in", "hands-locked");
+    }
+
+    private static List<String> order(String hold) {
+        return Ladder.of(SolvedMap.of(INDEX, USUAL), INDEX.part(PartKind.HOLDS, Id.of(hold)).orElseThrow()).rungs().stream()
+                .map(rung -> rung.need().id().value()).toList();
     }
 
     /** Self-protection: the turtle is no base where striking is allowed. */
