@@ -11,6 +11,7 @@ import type { Field } from "./field";
 import { inWordsOfTheForm } from "./fields";
 import { HoldPreview } from "./HoldPreview";
 import { putParts, type Part, type PartInput } from "./parts";
+import { PostureEditor } from "./PostureEditor";
 import { Preview } from "./Preview";
 import { Removal } from "./Removal";
 import { freeId, retiredResponses, takenIds } from "../../model/ids";
@@ -176,6 +177,15 @@ export function PartForm({
           <span>What you typed before is back.</span>
           {throwAway}
         </p>
+      )}
+      {input.list === "postures" && (
+        <PostureEditor
+          map={map}
+          posture={input.id}
+          value={value}
+          parts={missing.length === 0 ? parts : undefined}
+          onValue={(next) => change((now) => ({ ...now, value: next }))}
+        />
       )}
       <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2">{fields.filter((f) => !f.more).map(control)}</div>
       {more.length > 0 && (

@@ -14,6 +14,14 @@ const NAMED = 200;
 /** Of a part that is held and less seen than this, the outline is drawn over all in broken lines. */
 const HIDDEN = 0.2;
 
+/** A piece of the drawing plane, in units of the picture. */
+export interface Frame {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
 /**
  * Two bodies at a place: the bottom player light with what is held green, the top player grey. The paths come drawn and
  * ordered; here they are only painted, in the colours of the room.
@@ -28,6 +36,7 @@ export function TwoBodies({
   under,
   over,
   box = picture,
+  frame = framed(picture, box),
   className = "",
 }: {
   picture: DrawnPicture;
@@ -47,6 +56,8 @@ export function TwoBodies({
   over?: ReactNode;
   /** The room in which it stands, where several stand beside each other in one measure; as wide as it is unless said. */
   box?: { width: number; height: number };
+  /** The same told by its corner, in units of the picture. */
+  frame?: Frame;
   className?: string;
 }) {
   const parts = new Set(SEGMENTS.filter((s) => s in held).map((s) => partOf(s, picture.near)));
@@ -63,7 +74,7 @@ export function TwoBodies({
     piece.who === "they" ? "var(--body-they)" : isHeld(piece) ? "var(--green)" : "var(--body-you)";
   return (
     <svg
-      viewBox={`${(picture.width - box.width) / 2} ${picture.height - box.height} ${box.width} ${box.height}`}
+      viewBox={`${frame.x} ${frame.y} ${frame.width} ${frame.height}`}
       className={className}
       fill="none"
       strokeLinejoin="round"
@@ -150,6 +161,16 @@ export function TwoBodies({
       {over}
     </svg>
   );
+}
+
+/** A picture in a room: in the middle, on the lower edge. */
+function framed(picture: DrawnPicture, box: { width: number; height: number }): Frame {
+  return {
+    x: (picture.width - box.width) / 2,
+    y: picture.height - box.height,
+    width: box.width,
+    height: box.height,
+  };
 }
 
 /** About where a part of the bottom player is: the middle of where the outlines of its pieces begin. */

@@ -4,8 +4,10 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
 import org.junit.jupiter.api.Test;
 
@@ -139,5 +141,59 @@ class PictureStory extends Story {
         assertThat(picture(page, "You lie on your back; they sit upright on your belly")).isVisible();
         go(page, "/workshop/postures?edit=upright-from-the-other-side");
         assertThat(page.getByLabel("The other way round, left for right")).isChecked();
+    }
+
+    /** A hand is dragged: it goes there, the drag is taken back, moved by keys instead, and saved. */
+    @Test
+    void aHandIsDraggedAndMovedByKeys() {
+        Page page = onACopy("Moved by hand");
+        go(page, "/workshop/postures?edit=mount-high");
+        Locator form = page.getByRole(AriaRole.REGION, exactly("The posture"));
+        Locator hand = form.getByRole(AriaRole.BUTTON, within("their left hand").setExact(true));
+        BoundingBox before = hand.boundingBox();
+        page.mouse().move(before.x + before.width / 2, before.y + before.height / 2);
+        page.mouse().down();
+        page.mouse().move(before.x - 40, before.y - 60, new Mouse.MoveOptions().setSteps(8));
+        page.mouse().up();
+        Locator back = form.getByRole(AriaRole.BUTTON, within("Take the last move back"));
+        assertThat(back).isVisible();
+        assertThat(form.getByRole(AriaRole.STATUS)).containsText("their left hand leaves the mat");
+        assertThat(hand.boundingBox().x).isLessThan(before.x - 20);
+        assertThat(Browser.seriousFaults(page)).isEmpty();
+        back.click();
+        assertThat(back).hasCount(0);
+        page.waitForCondition(() -> Math.abs(hand.boundingBox().x - before.x) < 2);
+
+        hand.focus();
+        for (int i = 0; i < 4; i++) {
+            page.keyboard().press("Shift+ArrowLeft");
+        }
+        assertThat(back).isVisible();
+        page.waitForCondition(() -> hand.boundingBox().x < before.x - 20);
+        assertThat(hand).isFocused();
+        double kept = hand.boundingBox().x;
+        button(page, "Save").click();
+        assertThat(form).hasCount(0);
+        page.reload();
+        page.waitForCondition(() -> Math.abs(hand.boundingBox().x - kept) < 4);
+    }
+
+    /** Escape gives up a move and leaves the form open; what is not finished has no picture yet. */
+    @Test
+    void aMoveIsGivenUp() {
+        Page page = onACopy("Given up");
+        go(page, "/workshop/postures?edit=mount-low");
+        Locator form = page.getByRole(AriaRole.REGION, exactly("The posture"));
+        Locator knee = form.getByRole(AriaRole.BUTTON, within("your right knee").setExact(true));
+        BoundingBox before = knee.boundingBox();
+        knee.focus();
+        page.keyboard().down("ArrowUp");
+        page.keyboard().press("Escape");
+        page.keyboard().up("ArrowUp");
+        assertThat(form).isVisible();
+        assertThat(form.getByRole(AriaRole.BUTTON, within("Take the last move back"))).hasCount(0);
+        page.waitForCondition(() -> Math.abs(knee.boundingBox().y - before.y) < 2);
+        go(page, "/workshop/postures?new");
+        assertThat(page.getByText("Its picture stands here once it has a name and another posture that it is like.")).isVisible();
     }
 }

@@ -21,12 +21,16 @@ public final class Relaxation {
     public static final int WHOLE = 450;
     /** Steps after a small move of a posture that was possible. */
     public static final int NUDGE = 120;
+    /** Steps while a hand still moves it, so that the picture keeps up. */
+    public static final int UNDER_THE_HAND = 50;
 
     private static final int ROD_ROUNDS = 14;
     /** Rods and mat alone at the end, so that the lengths come out whatever pushed last. */
     private static final int LAST_ROUNDS = 8;
     private static final double PULL = .12;
     private static final double PULLED_UNTIL = .7;
+    /** Over this last share of the steps what is held is let go, so that joints and flesh have the last word. */
+    private static final double HELD_FADES = .4;
     private static final double CONTACT_FROM = .05;
     private static final double MOST_PUSH = .02;
     private static final double MOST_REST = .012;
@@ -63,9 +67,9 @@ public final class Relaxation {
     /**
      * The posture that a rough one means.
      *
-     * @param steps how many, {@link #WHOLE} or {@link #NUDGE}
-     * @param held joints that are pulled to a place until the end, as by a finger that drags them; they come as near to it
-     *     as the bodies allow
+     * @param steps how many, {@link #WHOLE}, {@link #NUDGE} or {@link #UNDER_THE_HAND}
+     * @param held joints that are pulled to a place, as by a finger that drags them; they come as near to it as the bodies
+     *     allow
      */
     public static Bodies of(Bodies rough, int steps, Map<JointOf, Vector3D> held) {
         Relaxation relaxation = new Relaxation(rough, held);
@@ -86,7 +90,7 @@ public final class Relaxation {
                 joints[i] += pull * (rough[i] - joints[i]);
             }
         }
-        drag();
+        drag(.2 * Math.min(1, (1 - done) / HELD_FADES));
         if (done >= CONTACT_FROM) {
             part(Math.min(1, .4 + 1.2 * done));
         }
@@ -104,9 +108,9 @@ public final class Relaxation {
         aboveTheMat();
     }
 
-    private void drag() {
+    private void drag(double share) {
         held.forEach((joint, to) -> {
-            Vector3D step = to.subtract(Points.at(joints, joint.index())).multiply(.2);
+            Vector3D step = to.subtract(Points.at(joints, joint.index())).multiply(share);
             Points.add(joints, joint.index(), step.getX(), step.getY(), step.getZ());
         });
     }

@@ -28,6 +28,16 @@ public record View(double azimuth, double elevation) {
         return new View(azimuth == -180 ? 180 : -azimuth, elevation);
     }
 
+    /** From straight above, turned the same way. */
+    public View fromAbove() {
+        return new View(azimuth, ELEVATION.high());
+    }
+
+    /** From the other side, at the same height. */
+    public View fromTheOtherSide() {
+        return new View(azimuth > 0 ? azimuth - 180 : azimuth + 180, elevation);
+    }
+
     /** The direction to whoever looks. */
     public Vector3D towards() {
         double a = Math.toRadians(azimuth);

@@ -20,6 +20,8 @@ public final class Drawing {
     /** Cells of the grid in which pieces vote for what covers what, in stature. */
     static final double CELL = .008;
     private static final double FINE_CELL = .003;
+    /** While a hand drags a joint: a limb's outline may be hidden a hand's breadth too far. */
+    private static final double ROUGH_CELL = .016;
     /** How far round a seam lines are left out, as a multiple of the radius there. */
     private static final double ROUND_A_SEAM = 1.3;
     /** How deep in its neighbour an outline must lie to be left out, in stature. */
@@ -29,6 +31,7 @@ public final class Drawing {
     private static final double MARGIN = .025;
     /** How many limbs of a posture are halved at most, from which length on, and for how many cells it is not worth it. */
     private static final int MOST_HALVED = 8;
+    private static final int MOST_HALVED_ROUGHLY = 0;
     private static final double SHORTEST_HALVED = .05;
     private static final int FEW_CELLS = 4;
     /** What is seen less than this is not seen. */
@@ -36,6 +39,7 @@ public final class Drawing {
 
     private final Bodies bodies;
     private final Camera camera;
+    private final double cell;
     private final List<Piece> pieces;
     private final List<List<Disc>> discs;
     private final List<Hull> hulls;
@@ -45,8 +49,9 @@ public final class Drawing {
     private final int width;
     private final int height;
 
-    private Drawing(Bodies bodies, View view, Collection<Vector3D> also) {
+    private Drawing(Bodies bodies, View view, Collection<Vector3D> also, double cell) {
         this.bodies = bodies;
+        this.cell = cell;
         camera = Camera.of(view);
         pieces = parted(Stream.of(Player.values()).flatMap(player -> Piece.of(bodies, player).stream()).toList());
         discs = pieces.stream().map(this::discs).toList();
@@ -64,7 +69,7 @@ public final class Drawing {
 
     /** Two bodies as they are seen from there. */
     public static Picture of(Bodies bodies, View view) {
-        return new Drawing(bodies, view, List.of()).picture();
+        return new Drawing(bodies, view, List.of(), CELL).picture();
     }
 
     /**
@@ -85,10 +90,21 @@ public final class Drawing {
 
     /** Two bodies as they are seen from there, and where other points are in the picture. */
     public static Pointed of(Bodies bodies, View view, List<Vector3D> points) {
-        Drawing drawing = new Drawing(bodies, view, points);
-        List<Disc> seen = points.stream().map(point -> drawing.camera.disc(new Ball(point, 0))).toList();
-        return new Pointed(drawing.picture(), seen.stream().map(disc -> drawing.across(disc.x())).toList(),
-                seen.stream().map(disc -> drawing.down(disc.y())).toList());
+        return new Drawing(bodies, view, points, CELL).pointed(points);
+    }
+
+    /**
+     * The same while something is moved: what covers what is found in a coarser grid, and may be wrong where limbs wind
+     * round each other. Cost a third.
+     */
+    public static Pointed roughly(Bodies bodies, View view, List<Vector3D> points) {
+        return new Drawing(bodies, view, points, ROUGH_CELL).pointed(points);
+    }
+
+    private Pointed pointed(List<Vector3D> points) {
+        List<Disc> seen = points.stream().map(point -> camera.disc(new Ball(point, 0))).toList();
+        return new Pointed(picture(), seen.stream().map(disc -> across(disc.x())).toList(),
+                seen.stream().map(disc -> down(disc.y())).toList());
     }
 
     /**
@@ -96,7 +112,7 @@ public final class Drawing {
      * finer than that in which the order was found.
      */
     public static double wrong(Bodies bodies, View view) {
-        return new Drawing(bodies, view, List.of()).covering(FINE_CELL).wrong();
+        return new Drawing(bodies, view, List.of(), CELL).covering(FINE_CELL).wrong();
     }
 
     private Covering covering(double cell) {
@@ -118,8 +134,8 @@ public final class Drawing {
     /** Two limbs that wind round each other are in no order; halved, their halves are. */
     private List<Piece> parted(List<Piece> whole) {
         List<Piece> parted = new ArrayList<>(whole);
-        for (int round = 0; round < MOST_HALVED; round++) {
-            Optional<int[]> wound = covering(parted, CELL).worst(FEW_CELLS, piece -> isHalved(parted.get(piece)));
+        for (int round = 0; round < (cell > CELL ? MOST_HALVED_ROUGHLY : MOST_HALVED); round++) {
+            Optional<int[]> wound = covering(parted, cell).worst(FEW_CELLS, piece -> isHalved(parted.get(piece)));
             if (wound.isEmpty()) {
                 break;
             }
@@ -134,7 +150,7 @@ public final class Drawing {
     }
 
     private Picture picture() {
-        Covering covering = covering(CELL);
+        Covering covering = covering(cell);
         double[] shares = covering.shares();
         List<Picture.Painted> painted = new ArrayList<>();
         for (int i : covering.order()) {

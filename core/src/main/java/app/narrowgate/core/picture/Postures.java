@@ -88,17 +88,26 @@ public final class Postures {
         }
         Posture.Like like = (Posture.Like) posture.shape();
         Worked base = get(like.base());
-        Bodies turned = like.swapped() ? base.bodies().swapped() : base.bodies();
-        Bodies bodies = like.mirrored() ? turned.mirrored() : turned;
-        Bodies touching = like.contacts().map(bodies::with).orElse(bodies);
+        Bodies bodies = turned(base.bodies(), like);
         // Whoever comes to lie on top has nobody on a side.
         Optional<Side> near = like.swapped() ? Optional.empty()
                 : base.near().map(side -> like.mirrored() ? side.other() : side);
-        // A mirror moves nothing, and what nothing moves is solved already.
-        Bodies solved = like.moved().isEmpty() && like.contacts().isEmpty() ? bodies
-                : solver.apply(touching.moved(like.moved()));
+        Bodies solved = solved(bodies, like);
         return new Worked(posture.id(), solved,
                 posture.view().orElse(like.mirrored() ? base.view().mirrored() : base.view()),
                 posture.near().or(() -> near), posture.says().isEmpty() && !like.swapped() ? base.says() : posture.says());
+    }
+
+    /** What is told of the bodies of another posture, which are turned already, made possible. */
+    Bodies solved(Bodies turned, Posture.Like like) {
+        // A mirror moves nothing, and what nothing moves is solved already.
+        return like.moved().isEmpty() && like.contacts().isEmpty() ? turned
+                : solver.apply(like.contacts().map(turned::with).orElse(turned).moved(like.moved()));
+    }
+
+    /** The bodies of the posture from which another one is told, before anything of them is moved. */
+    static Bodies turned(Bodies base, Posture.Like like) {
+        Bodies turned = like.swapped() ? base.swapped() : base;
+        return like.mirrored() ? turned.mirrored() : turned;
     }
 }

@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.narrowgate.core.body.Joint;
 import app.narrowgate.core.body.Player;
 import app.narrowgate.core.body.Soundness;
+import app.narrowgate.core.body.Nudge;
+import app.narrowgate.core.body.JointOf;
+import app.narrowgate.core.body.Bodies;
 import app.narrowgate.core.body.Transition;
 import app.narrowgate.core.map.Bearing;
 import app.narrowgate.core.map.EscapeMap;
@@ -17,6 +20,7 @@ import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.picture.BodyPart;
 import app.narrowgate.core.picture.Drawing;
 import app.narrowgate.core.picture.Picture;
+import app.narrowgate.core.picture.Nudged;
 import app.narrowgate.core.picture.Postures;
 import app.narrowgate.exchange.map.MapFolder;
 import java.nio.file.Path;
@@ -28,6 +32,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.apache.commons.geometry.euclidean.threed.Vector3D;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -119,6 +124,45 @@ class DemoPosturesTest {
         Postures without = Postures.of(MAP.with(low.withPosture(Optional.empty())));
         assertThat(without.ofPlace(low.id())).contains(Id.of("mount-low"));
         assertThat(without.ofPlace(Id.of("tap"))).isEmpty();
+    }
+
+    /**
+     * Hands, knees, feet and heads of the demo's postures taken some centimetres elsewhere, a seeded handful: bones keep
+     * their length, bodies stay clear of each other in nearly all, and what is kept in the map is what was seen.
+     */
+    @Test
+    void whatIsMovedByHandIsPossibleAndKept() {
+        Random random = new Random(3);
+        int clear = 0;
+        int bends = 0;
+        int nearer = 0;
+        int tried = 60;
+        for (int i = 0; i < tried; i++) {
+            Posture posture = MAP.postures().get(random.nextInt(MAP.postures().size()));
+            JointOf joint = new JointOf(random.nextBoolean() ? Player.YOU : Player.THEY,
+                    Nudge.HANDLES.get(random.nextInt(Nudge.HANDLES.size())));
+            Postures.Worked before = POSTURES.get(posture.id());
+            double angle = 2 * Math.PI * random.nextDouble();
+            Vector3D by = before.view().right().multiply(.07 * Math.cos(angle)).add(before.view().up().multiply(.07 * Math.sin(angle)));
+            Nudged nudged = Nudged.of(POSTURES, posture, joint, by);
+            Soundness sound = Soundness.of(nudged.nudge().bodies());
+            assertThat(sound.rod()).as("%s %s", posture.id(), joint).isLessThan(.02);
+            clear += sound.overlap() < 1.5 * CENTIMETRE ? 1 : 0;
+            bends += sound.degrees() < 5 ? 1 : 0;
+            Vector3D to = before.bodies().at(joint).add(by);
+            nearer += nudged.nudge().bodies().at(joint).distance(to) < by.norm() / 2 ? 1 : 0;
+            Bodies kept = Postures.of(MAP.with(nudged.posture())).get(posture.id()).bodies();
+            for (Player player : Player.values()) {
+                for (Joint one : Joint.values()) {
+                    assertThat(kept.at(player, one).distance(nudged.nudge().bodies().at(player, one)))
+                            .as("%s %s: %s", posture.id(), joint, one).isLessThan(.1 * CENTIMETRE);
+                }
+            }
+            assertThat(nudged.whole()).isEqualTo(posture.base().isPresent() && nudged.posture().base().isEmpty());
+        }
+        assertThat(clear).isGreaterThan(tried * 95 / 100);
+        assertThat(bends).isGreaterThan(tried * 85 / 100);
+        assertThat(nearer).isGreaterThan(tried * 80 / 100);
     }
 
     /**

@@ -1,21 +1,35 @@
 package app.narrowgate.server.picture;
 
+import app.narrowgate.core.body.JointOf;
+import app.narrowgate.core.body.Nudge;
 import app.narrowgate.core.body.View;
 import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.map.PartKind;
+import app.narrowgate.core.map.Posture;
+import app.narrowgate.core.picture.Nudged;
 import app.narrowgate.core.picture.Postures;
+import app.narrowgate.exchange.map.PartJson;
 import app.narrowgate.server.config.BuildId;
 import app.narrowgate.server.map.MapStore;
+import app.narrowgate.server.map.PreviewRequest;
 import app.narrowgate.server.map.StoredMap;
 import app.narrowgate.server.problem.NotFoundException;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import org.apache.commons.geometry.euclidean.threed.Vector3D;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -58,7 +72,30 @@ class PictureController {
     @Operation(operationId = "pictureFromAbove", summary = "A place as it is seen from straight above")
     DrawingView above(@PathVariable UUID mapId, @RequestParam @Size(max = 64) String place) {
         Postures.Worked posture = drawn(pictures.postures(maps.head(mapId)), place);
-        return DrawingView.of(pictures.draw(posture.bodies(), new View(posture.view().azimuth(), View.ELEVATION.high())));
+        return DrawingView.of(pictures.draw(posture.bodies(), posture.view().fromAbove()));
+    }
+
+    @PostMapping("/preview")
+    @Operation(operationId = "previewPosture", summary = "A posture as it would be, with a joint taken elsewhere; nothing is stored")
+    PostureView preview(@PathVariable UUID mapId, @Valid @RequestBody PosturePreview request) {
+        MapIndex map = new PreviewRequest(request.parts()).in(maps.head(mapId));
+        Posture posture = map.part(PartKind.POSTURES, Id.of(request.posture())).orElseThrow(
+                () -> new NotFoundException("No posture is called “%s”.".formatted(request.posture())));
+        Postures postures = pictures.postures(map.map());
+        Postures.Worked worked = postures.get(posture.id());
+        View view = request.seen(worked.view());
+        if (request.move() == null) {
+            return PostureView.of(worked.bodies(), view, List.of(), false, Optional.empty());
+        }
+        JointOf joint = request.move().toJoint();
+        Vector3D by = request.move().by(view);
+        if (!request.move().done()) {
+            Nudge nudge = Nudge.underTheHand(worked.bodies(), joint, by);
+            return PostureView.moving(nudge.bodies(), view, nudge.let());
+        }
+        Nudged nudged = Nudged.of(postures, posture, joint, by);
+        return PostureView.of(nudged.nudge().bodies(), view, nudged.nudge().let(), nudged.whole(),
+                Optional.of(PartJson.write(PartKind.POSTURES, nudged.posture())));
     }
 
     private static Postures.Worked drawn(Postures postures, String place) {

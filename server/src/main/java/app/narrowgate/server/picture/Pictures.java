@@ -4,6 +4,7 @@ import app.narrowgate.core.body.Bodies;
 import app.narrowgate.core.body.Relaxation;
 import app.narrowgate.core.body.Transition;
 import app.narrowgate.core.body.View;
+import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.picture.Drawing;
 import app.narrowgate.core.picture.Picture;
 import app.narrowgate.core.picture.Postures;
@@ -63,7 +64,12 @@ public class Pictures {
 
     /** The postures of a map; what was solved for another is not solved again. */
     public Postures postures(StoredMap map) {
-        return Postures.of(map.index().map(), rough -> solved.get(rough, Relaxation::of));
+        return postures(map.index().map());
+    }
+
+    /** The same of a map as it would be. */
+    Postures postures(EscapeMap map) {
+        return Postures.of(map, rough -> solved.get(rough, Relaxation::of));
     }
 
     /** How two bodies get from one posture to another. */

@@ -85,8 +85,8 @@ record WeightView(
     static View seen(View usual, WeightQuestion.Seen seen) {
         return switch (seen) {
             case STANDING -> usual;
-            case ABOVE -> new View(usual.azimuth(), 90);
-            case OTHER -> new View(usual.azimuth() > 0 ? usual.azimuth() - 180 : usual.azimuth() + 180, usual.elevation());
+            case ABOVE -> usual.fromAbove();
+            case OTHER -> usual.fromTheOtherSide();
         };
     }
 

@@ -118,4 +118,59 @@ class PictureApiTest extends DemoMapTest {
         assertThat(left.get("places").get("circle-knee-in").stringValue()).isEqualTo("side-crossface");
         assertThat(left.get("pictures").has("circle-glided")).isFalse();
     }
+
+    private static JsonNode previewed(String posture, String move) {
+        String part = client.get(map + "/parts/postures/" + posture).json().toString();
+        return client.post(map + "/pictures/preview", """
+                {"parts":[{"list":"postures","id":"%s","part":%s}],"posture":"%s","view":"standing"%s}"""
+                .formatted(posture, part, posture, move)).json();
+    }
+
+    private static JsonNode handle(JsonNode drawn, String joint) {
+        for (JsonNode handle : drawn.get("handles")) {
+            if (handle.get("joint").stringValue().equals(joint)) {
+                return handle;
+            }
+        }
+        throw new AssertionError("No handle " + joint);
+    }
+
+    /** A hand is taken to the right: it is there in the picture, and the posture that comes back is drawn the same. */
+    @Test
+    void aHandIsTakenElsewhereAndThePostureComesBack() {
+        int revision = client.get(map).json().get("revision").intValue();
+        JsonNode still = previewed("mount-high", "");
+        assertThat(still.get("handles").size()).isEqualTo(14);
+        assertThat(still.has("told")).isFalse();
+        String move = ",\"move\":{\"joint\":\"you.hand-left\",\"right\":-80,\"up\":30,\"towards\":0,\"done\":%s}";
+        JsonNode under = previewed("mount-high", move.formatted(false));
+        assertThat(under.has("told")).isFalse();
+        JsonNode done = previewed("mount-high", move.formatted(true));
+        int was = handle(still, "you.hand-left").get("x").intValue() - still.get("middle").get("x").intValue();
+        int is = handle(done, "you.hand-left").get("x").intValue() - done.get("middle").get("x").intValue();
+        assertThat(is - was).isBetween(-95, -40);
+
+        String told = done.get("told").get("part").toString();
+        JsonNode again = client.post(map + "/pictures/preview", """
+                {"parts":[{"list":"postures","id":"mount-high","part":%s}],"posture":"mount-high","view":"standing"}"""
+                .formatted(told)).json();
+        assertThat(Math.abs(handle(again, "you.hand-left").get("x").intValue() - again.get("middle").get("x").intValue() - is))
+                .isLessThanOrEqualTo(3);
+        assertThat(client.get(map).json().get("revision").intValue()).as("nothing is stored").isEqualTo(revision);
+    }
+
+    @Test
+    void aMoveThatIsNoneIsRefused() {
+        String part = client.get(map + "/parts/postures/mount-high").json().toString();
+        for (String move : List.of("{\"joint\":\"you.waist\",\"right\":1,\"up\":0,\"towards\":0,\"done\":false}",
+                "{\"joint\":\"you.hand-left\",\"right\":99999,\"up\":0,\"towards\":0,\"done\":false}",
+                "{\"joint\":\"nobody\",\"right\":1,\"up\":0,\"towards\":0,\"done\":false}")) {
+            assertThat(client.post(map + "/pictures/preview", """
+                    {"parts":[{"list":"postures","id":"mount-high","part":%s}],"posture":"mount-high","move":%s}"""
+                    .formatted(part, move)).status()).as(move).isIn(400, 422);
+        }
+        assertThat(client.post(map + "/pictures/preview", """
+                {"parts":[{"list":"postures","id":"mount-high","part":%s}],"posture":"gone"}""".formatted(part)).status())
+                .isEqualTo(404);
+    }
 }
