@@ -122,7 +122,7 @@ export function Frame({
           .
         </p>
       )}
-      <div id="page" tabIndex={-1} className="outline-none max-lg:pb-16">
+      <div id="page" tabIndex={-1} className="outline-none max-lg:pb-16 print:pb-0!">
         {children}
       </div>
       {mapId && (

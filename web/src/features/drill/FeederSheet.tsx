@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import { Heading } from "../../ui/Heading";
 import { lowerFirst, theyDo } from "../map";
 import { linkKey, type Drill, type Plan, type PlannedLink } from "./design";
@@ -10,7 +11,16 @@ import { givenAs, nextInWords } from "./words";
 const MANY = 4;
 
 /** What the feeder takes to the mat: words to shout, how to hold, what to stop, what comes next, and the list. */
-export function FeederSheet({ drill, plan }: { drill: Drill; plan: Plan }) {
+export function FeederSheet({
+  drill,
+  plan,
+  starts,
+}: {
+  drill: Drill;
+  plan: Plan;
+  /** Pictures of where the calls start. */
+  starts?: ReactNode;
+}) {
   const calls = plan.links.filter((link) => link.part !== "finish");
   const finishes = plan.links.filter((link) => link.part === "finish");
   return (
@@ -37,9 +47,12 @@ export function FeederSheet({ drill, plan }: { drill: Drill; plan: Plan }) {
           <li>The lighter partner decides how much weight, and stops it.</li>
         </ul>
       </section>
-      <div className="mt-3 border-b-2 border-ink pb-1 print:mt-2">
-        <Heading size="sheet">{drill.title}</Heading>
-        <p className="text-quiet">{plan.kind.feeder}</p>
+      <div className="mt-3 flex flex-wrap items-end justify-between gap-x-6 gap-y-1 border-b-2 border-ink pb-1 print:mt-1 print:flex-nowrap">
+        <div>
+          <Heading size="sheet">{drill.title}</Heading>
+          <p className="text-quiet">{plan.kind.feeder}</p>
+        </div>
+        {starts}
       </div>
       {drill.note && <p className="mt-1">{drill.note}</p>}
       {byStart(calls).map((group) =>
@@ -257,7 +270,7 @@ function Lists({ plan }: { plan: Plan }) {
 
 function Row({ turn, number, plan }: { turn: Turn; number: number; plan: Plan }) {
   return (
-    <li className="flex break-inside-avoid gap-x-2 border-t border-rule py-0.5">
+    <li className="flex break-inside-avoid gap-x-2 border-t border-rule py-0.5 print:py-0">
       <span className="w-9 shrink-0 font-semibold">
         {number}
         {turn.side === "left" ? "L" : "R"}

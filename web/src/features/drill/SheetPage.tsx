@@ -7,6 +7,7 @@ import { together, Waiting } from "../../ui/Waiting";
 import { paths, useMap } from "../map";
 import { sourceName, useDesign, useFound, usePlan, type Drill, type Found, type Plan } from "./design";
 import { FeederSheet } from "./FeederSheet";
+import { Starts } from "./Starts";
 import { PhoneSheet } from "./PhoneSheet";
 import { WallSheet } from "./WallSheet";
 
@@ -75,7 +76,7 @@ function Sheet({ map, found }: { map: Schemas["Map"]; found: Found }) {
       {plan.isError ? (
         <Refused problem={problemOf(plan.error)} />
       ) : plan.data ? (
-        <Form form={form} drill={drill} plan={plan.data} />
+        <Form map={map} form={form} drill={drill} plan={plan.data} />
       ) : (
         <Loading what="Writing the sheet" />
       )}
@@ -83,10 +84,20 @@ function Sheet({ map, found }: { map: Schemas["Map"]; found: Found }) {
   );
 }
 
-function Form({ form, drill, plan }: { form: (typeof FORMS)[number]["form"]; drill: Drill; plan: Plan }) {
+function Form({
+  map,
+  form,
+  drill,
+  plan,
+}: {
+  map: Schemas["Map"];
+  form: (typeof FORMS)[number]["form"];
+  drill: Drill;
+  plan: Plan;
+}) {
   switch (form) {
     case "feeder":
-      return <FeederSheet drill={drill} plan={plan} />;
+      return <FeederSheet drill={drill} plan={plan} starts={<Starts map={map} plan={plan} />} />;
     case "wall":
       return <WallSheet drill={drill} plan={plan} />;
     case "phone":

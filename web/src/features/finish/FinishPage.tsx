@@ -71,7 +71,7 @@ function Page({ map, ladder, busy }: { map: Schemas["Map"]; ladder: Ladder; busy
         <PlacePicture
           map={map}
           place={ladder.at.at(-1) ?? ""}
-          width={260}
+          width={190}
           className="max-h-[220px] w-full self-center"
         />
         <Summary map={map} ladder={ladder} />

@@ -1,6 +1,7 @@
 import type { ReactNode } from "react";
 import type { Schemas } from "../../api/client";
-import { closedInWords, techniqueOf } from "../map";
+import { closedInWords, placeTitle, techniqueOf } from "../map";
+import { PlacePicture } from "../picture";
 import { hundred } from "../../labels";
 import { Gate } from "../../ui/Gate";
 import { matchupOf, useOtherOdds, useSetting, type Setting } from "../odds";
@@ -79,6 +80,11 @@ export function SideBySide({
           </thead>
           <tbody>
             <Row
+              title="The best leads to"
+              one={<Landing map={map} at={at} />}
+              two={<Landing map={map} at={there} />}
+            />
+            <Row
               title="The whole situation"
               one={<Worth worth={at.worth} />}
               two={<Worth worth={there.worth} />}
@@ -122,6 +128,28 @@ function Row({ title, one, two }: { title: string; one: ReactNode; two: ReactNod
       <td className="py-1.5 pl-4">{one}</td>
       <td className="py-1.5 pl-4">{two}</td>
     </tr>
+  );
+}
+
+/** Where the best answer most often leads, in a picture. */
+function Landing({ map, at }: { map: Schemas["Map"]; at: Schemas["SituationOdds"] }) {
+  const best = at.reactions.find((odds) => odds.reaction === at.best);
+  const likeliest = best?.responses.reduce<Schemas["ResponseOdds"] | undefined>(
+    (most, one) => (most === undefined || one.chance > most.chance ? one : most),
+    undefined,
+  );
+  if (!likeliest) return <span className="text-quiet">nothing to do but wait</span>;
+  return (
+    <>
+      <PlacePicture
+        map={map}
+        place={likeliest.lands}
+        width={140}
+        silent
+        className="h-[76px] w-[140px] max-w-full"
+      />
+      {placeTitle(map, likeliest.lands)}
+    </>
   );
 }
 

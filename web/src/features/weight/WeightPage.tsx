@@ -149,7 +149,7 @@ function Seen({
 }) {
   const price = priceInWords(weight, asked.done);
   const advice = adviceInWords(weight);
-  const says = mapInWords(situation.facts, (fact) => indexOf(map).fact(fact)?.title);
+  const says = mapInWords(situation.facts, weight.said, (fact) => indexOf(map).fact(fact)?.title);
   const tried = weight.best?.changes.every((change) => asked.done.includes(change as Change));
   return (
     <>
@@ -189,7 +189,22 @@ function Seen({
           </button>
         </p>
       )}
-      {says && <p className="mt-2">{says}</p>}
+      {says.agreed && (
+        <p className="mt-2">
+          <span className="font-semibold">The map and the posture agree:</span> {says.agreed}.
+        </p>
+      )}
+      {says.otherwise && (
+        <p className="mt-2 border-l-4 border-rust pl-3">
+          <span className="font-semibold text-rust">The map says otherwise than the posture shows:</span>{" "}
+          {says.otherwise}. Mend the one that is wrong.
+        </p>
+      )}
+      {says.told && (
+        <p className="mt-2">
+          {says.agreed || says.otherwise ? "The map says besides" : "The map says"}: {says.told}.
+        </p>
+      )}
       <p className="mt-2 text-quiet">
         <span className="font-semibold">Left out:</span> pull and push, friction, muscle, a hand that holds
         you, and the moment they already move. For comparing two places; not a load to trust. How it is done

@@ -69,10 +69,18 @@ describe("weight and base in words", () => {
       forward: "Their shoulders are ahead of their hips",
       caught: "A foot is caught",
     };
-    expect(mapInWords({ forward: true, caught: false, gone: true }, (fact) => titles[fact])).toBe(
-      "The map says: their shoulders are ahead of their hips.",
-    );
-    expect(mapInWords({}, () => undefined)).toBe("");
+    const said = [
+      { fact: "forward", so: true, seen: true },
+      { fact: "caught", so: false, seen: true },
+    ];
+    expect(
+      mapInWords({ forward: true, caught: false, gone: true, far: true }, said, (fact) => titles[fact]),
+    ).toEqual({
+      agreed: "their shoulders are ahead of their hips",
+      otherwise: "not “a foot is caught”",
+      told: "gone, far",
+    });
+    expect(mapInWords({}, [], () => undefined)).toEqual({ agreed: "", otherwise: "", told: "" });
   });
 
   it("rounds degrees and has a true minus", () => {

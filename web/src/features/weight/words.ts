@@ -129,16 +129,28 @@ export function adviceInWords(weight: Weight): string {
   return `Soonest: hold ${heldInWords(best.changes)}, then ${degrees(leant)} ${wayInWords(best.then.weakest.way)}.`;
 }
 
-/** What the map says of the place, to be held against the figures; empty where it says nothing. */
+/**
+ * What the map says of the place beside what the posture shows: where both agree, and where one of them has to be mended.
+ * Facts that cannot be read off a posture are only told.
+ */
 export function mapInWords(
   facts: Record<string, boolean>,
+  said: Weight["said"],
   titleOf: (fact: string) => string | undefined,
-): string {
-  const told = Object.entries(facts)
-    .filter(([, so]) => so)
-    .flatMap(([fact]) => titleOf(fact) ?? [])
-    .map((title) => title.charAt(0).toLowerCase() + title.slice(1));
-  return told.length === 0 ? "" : `The map says: ${told.join(", ")}.`;
+): { agreed: string; otherwise: string; told: string } {
+  const read = new Map(said.map((one) => [one.fact, one]));
+  const words = (fact: string, so: boolean) => {
+    const title = titleOf(fact) ?? fact;
+    const lower = title.charAt(0).toLowerCase() + title.slice(1);
+    return so ? lower : `not “${lower}”`;
+  };
+  const list = (which: [string, boolean][]) => which.map(([fact, so]) => words(fact, so)).join(", ");
+  const all = Object.entries(facts);
+  return {
+    agreed: list(all.filter(([fact, so]) => read.get(fact)?.seen === so)),
+    otherwise: list(all.filter(([fact, so]) => read.has(fact) && read.get(fact)!.seen !== so)),
+    told: list(all.filter(([fact, so]) => so && !read.has(fact))),
+  };
 }
 
 const JOINT: Record<string, string> = { hip: "seat", toe: "foot" };

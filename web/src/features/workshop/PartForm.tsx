@@ -88,6 +88,7 @@ export function PartForm({
   const queries = useQueryClient();
   const form = useRef<HTMLFormElement>(null);
   const [removing, setRemoving] = useState(false);
+  const [busy, setBusy] = useState(false);
   useEffect(() => form.current?.querySelector<HTMLElement>("input, select, textarea")?.focus(), []);
   const { value, made } = draft.value;
   const clean = cleaned(value, typeof value.id === "string" ? retiredResponses(map, value.id) : []);
@@ -154,7 +155,7 @@ export function PartForm({
       onSubmit={(event) => {
         event.preventDefault();
         setTried(true);
-        if (missing.length === 0) send(draft.base);
+        if (missing.length === 0 && !busy) send(draft.base);
       }}
       onKeyDown={(event) => {
         if (event.key === "Escape") {
@@ -185,6 +186,7 @@ export function PartForm({
           value={value}
           parts={missing.length === 0 ? parts : undefined}
           onValue={(next) => change((now) => ({ ...now, value: next }))}
+          onBusy={setBusy}
         />
       )}
       <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2">{fields.filter((f) => !f.more).map(control)}</div>
@@ -216,7 +218,7 @@ export function PartForm({
       )}
       {problem?.status !== 409 && (
         <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
-          <button type="submit" className="plate" disabled={save.isPending}>
+          <button type="submit" className="plate" disabled={save.isPending || busy}>
             Save
           </button>
           <button type="button" className="word" onClick={() => done()}>

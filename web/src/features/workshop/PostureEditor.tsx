@@ -1,4 +1,4 @@
-import { useState, type KeyboardEvent, type PointerEvent } from "react";
+import { useEffect, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { problemOf, type Schemas } from "../../api/client";
 import { TwoBodies } from "../../ui/body/TwoBodies";
 import { inWordsOfTheForm } from "./fields";
@@ -47,6 +47,7 @@ export function PostureEditor({
   value,
   parts,
   onValue,
+  onBusy,
 }: {
   map: Schemas["Map"];
   /** Its id among the parts. */
@@ -54,6 +55,8 @@ export function PostureEditor({
   value: Part;
   parts: PartInput[] | undefined;
   onValue: (value: Part) => void;
+  /** Told while what was let go has not come back yet. */
+  onBusy: (busy: boolean) => void;
 }) {
   const [view, setView] = useState<Seen>("standing");
   const [before, setBefore] = useState<Part[]>([]);
@@ -65,6 +68,8 @@ export function PostureEditor({
     setNews(newsOf(seen));
     onValue(withShape(value, part));
   });
+  const { busy } = nudge;
+  useEffect(() => onBusy(busy), [busy, onBusy]);
   if (drawn.isError)
     return (
       <p className="text-quiet">It cannot be drawn so: {inWordsOfTheForm(problemOf(drawn.error).detail)}</p>

@@ -54,7 +54,13 @@ export function useNudge(
   const [problem, setProblem] = useState<Problem>();
   const next = useRef<{ asked: Asked; move: Schemas["PostureMove"] }>(undefined);
   const waiting = useRef<Schemas["PostureMove"]>(undefined);
-  const settling = useRef(false);
+  /** The posture of which something was let go and has not come back; another posture is what came of it. */
+  const [settling, setSettling] = useState<string>();
+  const settlingNow = useRef<string>(undefined);
+  const settle = (posture: string | undefined) => {
+    settlingNow.current = posture;
+    setSettling(posture);
+  };
   /** Counts what was given up; an answer to something given up is not shown. */
   const turn = useRef(0);
   const running = useRef(-1);
@@ -72,10 +78,13 @@ export function useNudge(
         if (turn.current !== mine) return;
         setProblem(undefined);
         setDrawn({ seen, of: JSON.stringify(now.asked) });
-        if (seen.told) told.current(seen.told.part as Part, seen);
+        if (seen.told) {
+          told.current(seen.told.part as Part, seen);
+          settle(undefined);
+        }
       } catch (error) {
         if (turn.current !== mine) return;
-        settling.current = false;
+        settle(undefined);
         setDrawn(undefined);
         setProblem(problemOf(error));
       }
@@ -84,34 +93,36 @@ export function useNudge(
   };
   const ask = (move: Schemas["PostureMove"]) => {
     next.current = { asked: asked!, move };
-    settling.current = move.done;
+    if (move.done) settle(name);
     void run();
   };
   useEffect(() => {
     told.current = onDone;
   });
-  // The posture has changed: what was moved before that is there now.
+  // What was let go is part of the posture now: what was moved meanwhile goes on from there.
   useEffect(() => {
-    settling.current = false;
     const move = waiting.current;
+    if (settling !== undefined || !move || !asked) return;
     waiting.current = undefined;
-    if (move && asked) ask(move);
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- only another posture lets what waits go on
-  }, [name]);
+    ask(move);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- only what came back lets what waits go on
+  }, [name, settling]);
   return {
     /** What is seen while it is moved, and until the posture that came of it is drawn. */
     drawn,
     problem,
+    /** True until what was let go has come back as a posture. */
+    busy: settling !== undefined && settling === name,
     move: (move: Move, done: boolean) => {
       if (!asked) return;
-      if (settling.current) waiting.current = { ...move, done };
+      if (settlingNow.current === name) waiting.current = { ...move, done };
       else ask({ ...move, done });
     },
     /** As if nothing had been moved. */
     giveUp: () => {
       next.current = undefined;
       waiting.current = undefined;
-      settling.current = false;
+      settle(undefined);
       turn.current++;
       setDrawn(undefined);
     },

@@ -31,6 +31,14 @@ final class BulkMeasurement {
             dragged(page, "demo map, server just started", "Partner’s read", 10, 0);
             page.waitForTimeout(3000);
             dragged(page, "demo map", "Starts late by", 40, 0);
+            took("demo map: booklet of all of it", () -> {
+                page.navigate(app.address() + mapOf(page) + "/booklet");
+                page.getByText("Choke closing").last().waitFor();
+            });
+            nudged(page, app.address());
+            if (List.of(arguments).contains("demo")) {
+                return;
+            }
             page.navigate(app.address() + "/maps");
             page.getByLabel("It begins").selectOption("file");
             page.getByLabel("Map file").setInputFiles(
@@ -122,6 +130,43 @@ final class BulkMeasurement {
         Arrays.sort(milliseconds);
         tell(map + ": slider moved a step, solved and painted, median of " + times, milliseconds[times / 2]);
         tell(map + ": the same, nine of ten within", milliseconds[(int) Math.ceil(0.9 * times) - 1]);
+    }
+
+    private static String mapOf(Page page) {
+        return page.url().replaceAll(".*(/map/[^/?]+).*", "$1");
+    }
+
+    /** A hand of a posture that is moved by a key, from the key to the painted picture. */
+    private static void nudged(Page page, String address) {
+        page.navigate(address + mapOf(page) + "/workshop/postures?edit=mount-high");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("their left hand").setExact(true)).focus();
+        page.waitForTimeout(3000);
+        List<?> taken = (List<?>) page.evaluate("""
+                async times => {
+                  const step = key => new Promise(done => {
+                    const begun = performance.now();
+                    new MutationObserver((changes, observer) => {
+                      observer.disconnect();
+                      requestAnimationFrame(() => {
+                        const channel = new MessageChannel();
+                        channel.port1.onmessage = () => done(performance.now() - begun);
+                        channel.port2.postMessage(0);
+                      });
+                    }).observe(document.querySelector("[aria-label='The posture'] svg"),
+                      { subtree: true, childList: true, attributes: true, attributeFilter: ["d"] });
+                    document.activeElement.dispatchEvent(new KeyboardEvent("keydown", { key, bubbles: true, cancelable: true }));
+                  });
+                  const taken = [];
+                  for (let i = 0; i < times; i++) taken.push(await step(i % 40 < 20 ? "ArrowLeft" : "ArrowUp"));
+                  return taken.slice(times / 2);
+                }""", 120);
+        tellAll("demo map: hand of a posture moved, solved and painted", taken);
+    }
+
+    private static void tellAll(String what, List<?> taken) {
+        double[] milliseconds = taken.stream().mapToDouble(ms -> ((Number) ms).doubleValue()).sorted().toArray();
+        tell(what + ", median of " + milliseconds.length, milliseconds[milliseconds.length / 2]);
+        tell("the same, 95 of 100 within", milliseconds[(int) Math.ceil(0.95 * milliseconds.length) - 1]);
     }
 
     private static void took(String what, Runnable action) {

@@ -64,7 +64,7 @@ class WeightController {
             @Valid @ModelAttribute @ParameterObject WeightQuestion question) {
         StoredMap map = maps.head(mapId);
         Id id = Id.of(place);
-        map.index().situation(id).orElseThrow(() -> new NotFoundException("No situation is called “%s”.".formatted(place)));
+        Situation situation = map.index().situation(id).orElseThrow(() -> new NotFoundException("No situation is called “%s”.".formatted(place)));
         Postures postures = pictures.postures(map);
         Postures.Worked posture = postures.get(postures.ofPlace(id).orElseThrow(
                 () -> new NotFoundException("Nobody has drawn “%s” yet; give it a posture first.".formatted(place))));
@@ -82,6 +82,7 @@ class WeightController {
                 trap.changes().stream().map(Coded::code).toList(),
                 WeightFigures.of(weights.weighing(bodies, trap.changes()), sizes))).orElse(null);
         return new WeightView(posture.says(), posture.near().map(Side::code).orElse(null), drawn.drawing(), drawn.marks(),
-                WeightFigures.of(now, sizes), WeightFigures.of(first, sizes), changes, best, WeightView.rose(now, first, view, sizes));
+                WeightFigures.of(now, sizes), WeightFigures.of(first, sizes), changes, best,
+                WeightView.SaidView.of(map.index(), situation, posture.bodies()), WeightView.rose(now, first, view, sizes));
     }
 }

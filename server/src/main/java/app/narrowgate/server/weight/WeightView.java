@@ -1,5 +1,9 @@
 package app.narrowgate.server.weight;
 
+import app.narrowgate.core.body.Bodies;
+import app.narrowgate.core.weight.Readable;
+import app.narrowgate.core.map.Situation;
+import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.body.JointOf;
 import app.narrowgate.core.body.View;
 import app.narrowgate.core.picture.Drawing;
@@ -31,6 +35,7 @@ record WeightView(
         @Schema(description = "What can be changed, and what comes of it beside what is changed already") List<ChangeView> changes,
         @Schema(description = "What of one side to take away so that they tip soonest; missing where nothing helps")
         @Nullable TrapView best,
+        @Schema(description = "Facts that the map tells of the place and that can be read off the posture") List<SaidView> said,
         @Schema(description = "How far they are from tipping all round; missing where nobody tips") @Nullable RoseView rose) {
 
     /** Directions of the rose. */
@@ -43,6 +48,16 @@ record WeightView(
             @Schema(allowableValues = {"trap-hand-left", "trap-hand-right", "trap-foot-left", "trap-foot-right", "seat-up", "seat-down",
                     "hips-higher", "knees-off"}, description = "Left and right are theirs") String change,
             boolean done, @Schema(description = "As it is once it is done, or now where it is") WeightFigures then) {
+    }
+
+    @Schema(name = "WeightSaid")
+    record SaidView(String fact, @Schema(description = "What the map says") boolean so,
+            @Schema(description = "What the posture shows") boolean seen) {
+        static List<SaidView> of(MapIndex map, Situation situation, Bodies bodies) {
+            return situation.facts().entrySet().stream().flatMap(told -> map.fact(told.getKey())
+                    .flatMap(fact -> Readable.of(fact.title()))
+                    .map(readable -> new SaidView(told.getKey().value(), told.getValue(), readable.isSo(bodies))).stream()).toList();
+        }
     }
 
     @Schema(name = "WeightTrap")
