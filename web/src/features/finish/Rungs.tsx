@@ -91,7 +91,12 @@ function RungRow({
         <span className="text-quiet lg:sr-only"> of 100</span>
       </p>
       <Importance rung={rung} strongest={strongest} />
-      <Denials map={map} rung={rung} tap={ladder.kind === "finish" && rung.number === ladder.rungs.length} />
+      <Denials
+        map={map}
+        place={placeOf(map, ladder, rung)}
+        rung={rung}
+        tap={ladder.kind === "finish" && rung.number === ladder.rungs.length}
+      />
       <div className={`py-3 max-lg:py-1 ${RIGHT} md:max-lg:row-start-5`}>
         {rung.openings.length > 0 && (
           <>
@@ -152,12 +157,20 @@ function Importance({ rung, strongest }: { rung: Rung; strongest: number }) {
   );
 }
 
+/** Where an answer to a need would be taught: the place of its stage, or the first of the hold's. */
+function placeOf(map: Schemas["Map"], ladder: Ladder, rung: Rung): string | undefined {
+  return ladder.at.find((place) => indexOf(map).situation(place)?.stage === rung.stage) ?? ladder.at[0];
+}
+
 function Denials({
   map,
+  place,
   rung,
   tap,
 }: {
   map: Schemas["Map"];
+  /** Where an answer would be taught. */
+  place: string | undefined;
   rung: Rung;
   /** It closes with this one. */
   tap: boolean;
@@ -169,7 +182,7 @@ function Denials({
       <p className={`py-3 max-lg:py-1 ${RIGHT} md:max-lg:row-span-2 md:max-lg:row-start-3`}>
         <Link
           className="border border-dashed border-rust px-2 py-0.5 text-rust no-underline hover:underline"
-          to={paths.workshop(map.id) + settingQuery(params)}
+          to={(place ? paths.situation(map.id, place) : paths.workshop(map.id)) + settingQuery(params)}
         >
           none taught
           {rung.ifAnswered ? `: +${tenths(rung.ifAnswered)} if it often worked` : ""}

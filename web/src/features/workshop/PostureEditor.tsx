@@ -232,7 +232,7 @@ function Held({
       <TwoBodies
         picture={{ ...drawn.drawing, near: "left", says, title: "", drawing: "", swapped: false }}
         says={says}
-        width={480}
+        width={360}
         frame={frame}
         className="absolute inset-0 size-full"
       />
