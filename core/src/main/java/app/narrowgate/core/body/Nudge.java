@@ -3,6 +3,7 @@ package app.narrowgate.core.body;
 import app.narrowgate.core.check.Range;
 import app.narrowgate.core.check.RefusedException;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -124,7 +125,7 @@ public record Nudge(Bodies bodies, Set<String> let) {
         return let.isEmpty() ? contacts : new Contacts(mat, rests, grips);
     }
 
-    private static <T> void keep(java.util.Collection<T> kept, T contact, boolean goes, Set<String> let) {
+    private static <T> void keep(Collection<T> kept, T contact, boolean goes, Set<String> let) {
         if (!goes) {
             kept.add(contact);
         } else if (contact instanceof Contacts.Grip grip) {

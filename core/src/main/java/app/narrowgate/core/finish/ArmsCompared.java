@@ -4,6 +4,7 @@ import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Requirement.Need;
 import app.narrowgate.core.odds.SolvedMap;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -39,7 +40,7 @@ public record ArmsCompared(Hold.Arms arms, List<Left> left) {
         public Left {
             denied = Set.copyOf(denied);
             given = Set.copyOf(given);
-            free = java.util.Collections.unmodifiableSet(new TreeSet<>(free));
+            free = Collections.unmodifiableSet(new TreeSet<>(free));
         }
     }
 
