@@ -48,6 +48,27 @@ function Field({ begin, errors = {} }: { begin?: unknown; errors?: Record<string
 beforeEach(() => void typed.mockClear());
 
 describe("what a pin or a finish needs, as it is edited", () => {
+  it("keeps the number's box while the number is written anew, and says nothing when nobody has", async () => {
+    render(<Field begin={{ all: [{ id: "seat", title: "Seat low", likely: 0.7 }] }} />);
+    const number = screen.getByLabelText("How likely they get it, as a number");
+    await userEvent.clear(number);
+    await userEvent.type(screen.getByLabelText("How likely they get it, as a number"), "0.4");
+    expect(typed).toHaveBeenLastCalledWith({ all: [expect.objectContaining({ likely: 0.4 })] });
+    await userEvent.selectOptions(screen.getByLabelText("How likely they get it"), "nobody has said");
+    expect(typed).toHaveBeenLastCalledWith({ all: [expect.objectContaining({ likely: undefined })] });
+    expect(screen.queryByLabelText("How likely they get it, as a number")).toBeNull();
+  });
+
+  it("opens what is folded where something in it is wrong", () => {
+    render(
+      <Field
+        begin={{ all: [{ id: "seat", title: "Seat low", openings: [{ fault: "Seat high" }] }] }}
+        errors={{ "/needs/all/0/openings/0/leaves": "“leaves” is missing." }}
+      />,
+    );
+    expect(screen.getByText("“leaves” is missing.")).toBeVisible();
+  });
+
   it("begins empty and grows need by need and group by group", async () => {
     render(<Field />);
     await userEvent.click(screen.getByRole("button", { name: "Add a need" }));

@@ -222,7 +222,9 @@ const UNSAID = "unsaid";
 export function LikelihoodInput(props: FieldProps<Of<"likelihood">>) {
   const { value, onChange, field } = props;
   const word = (WORDS as readonly unknown[]).includes(value);
-  const unsaid = field.none !== undefined && value === undefined;
+  // A number that is being written anew is empty for a moment; it is a number all the same.
+  const [counting, setCounting] = useState(typeof value === "number");
+  const unsaid = field.none !== undefined && value === undefined && !counting;
   return (
     <Framed props={props}>
       {({ control, describedBy, invalid }) => (
@@ -232,9 +234,10 @@ export function LikelihoodInput(props: FieldProps<Of<"likelihood">>) {
             className="box"
             aria-describedby={describedBy}
             value={unsaid ? UNSAID : word ? (value as string) : ""}
-            onChange={({ target }) =>
-              onChange(target.value === UNSAID ? undefined : target.value || (field.chance ? 0.5 : 3))
-            }
+            onChange={({ target }) => {
+              setCounting(target.value === "");
+              onChange(target.value === UNSAID ? undefined : target.value || (field.chance ? 0.5 : 3));
+            }}
           >
             {field.none !== undefined && <option value={UNSAID}>{field.none}</option>}
             {WORDS.map((w) => (

@@ -98,6 +98,7 @@ class WeightStory extends Story {
     void placesAreComparedAndAnotherIsWeighed() {
         Page page = browser.signedIn();
         page.getByRole(AriaRole.NAVIGATION, exactly("Views")).getByRole(AriaRole.LINK, within("Holds")).click();
+        page.getByRole(AriaRole.LINK, exactly("Weight and base")).click();
         assertThat(h1(page)).hasText("Weight and base");
         page.getByLabel("Family").selectOption("Scarf hold");
         Locator rows = page.getByRole(AriaRole.ROW);

@@ -108,9 +108,9 @@ class WorkshopStory extends Story {
         assertThat(page.getByText("Write at least one thing that they need.")).isVisible();
         button(page, "Cancel").click();
 
-        go(page, "/at/knee-ride");
+        go(page, "/at/pass-knee-slice");
         page.getByRole(AriaRole.LINK, named("Write what they need here")).click();
-        assertThat(page.getByText("1. Shin on the belly")).isVisible();
+        assertThat(page.getByText("1. Knee cuts through")).isVisible();
         page.getByLabel("Name", EXACT).fill("Shin ride");
         Locator needs = page.getByRole(AriaRole.GROUP, exactly("What they need")).last();
         needs.getByLabel("They need", WITHIN_EXACT).fill("The shin lies across");
@@ -120,7 +120,7 @@ class WorkshopStory extends Story {
         assertThat(needs.getByRole(AriaRole.ALERT)).containsText("must lie between 1 and 5");
         needs.getByLabel("Work to take it away").fill("1");
         assertThat(would).containsText("Nothing is taught there against: the shin lies across.");
-        pick(page, "Add to: Taken away by", "own knee pushes the seat");
+        pick(page, "Add to: Taken away by", "elbow inside the knee");
         assertThat(would).containsText("take away “The shin lies across” (taught");
 
         button(page, "Add a group").click();
@@ -130,7 +130,7 @@ class WorkshopStory extends Story {
         button(page, "Save").click();
         assertThat(button(page, "Edit: Shin ride")).isVisible();
 
-        go(page, "/at/knee-ride");
+        go(page, "/at/pass-knee-slice");
         page.getByText("What their pin needs: shin ride").click();
         assertThat(page.getByText("The hip is held")).isVisible();
         page.getByRole(AriaRole.LINK, named("Edit what their pin needs")).last().click();
