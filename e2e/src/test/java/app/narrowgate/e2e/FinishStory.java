@@ -96,7 +96,7 @@ class FinishStory extends Story {
         Page page = onACopy("Ladders");
         String map = page.url().replaceAll("(.*/map/[^/?]+).*", "$1");
         page.navigate(map + "/holds/finishes/knee-ride-pin");
-        assertThat(h1(page)).hasText("Shin on the belly");
+        assertThat(h1(page)).hasText("Knee ride");
         Locator number = page.locator("main p span").filter(new Locator.FilterOptions().setHasText(Pattern.compile("^\\d+$"))).first();
         int before = Integer.parseInt(number.textContent());
         page.getByRole(AriaRole.LINK, exactly("Edit what they need")).click();
