@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
@@ -97,7 +98,9 @@ class DeskTest {
     @Test
     void whatTakesTooLongIsGivenUp() {
         CompletableFuture<Boolean> stopped = new CompletableFuture<>();
+        AtomicBoolean begun = new AtomicBoolean();
         assertThatThrownBy(() -> impatient.compute(SMALL, () -> {
+            begun.set(true);
             try {
                 while (true) {
                     Stopping.check();
@@ -107,7 +110,8 @@ class DeskTest {
                 throw e;
             }
         })).isInstanceOf(BusyException.class).hasMessageContaining("took longer");
-        assertThat(stopped.join()).isTrue();
+        // On a machine that is busy the patience may end before its turn comes; then it never begins.
+        assertThat(!begun.get() || stopped.join()).isTrue();
         assertThat(met("answer-time")).isEqualTo(1);
     }
 }
