@@ -80,14 +80,14 @@ export function SideBySide({
           </thead>
           <tbody>
             <Row
-              title="The best leads to"
-              one={<Landing map={map} at={at} />}
-              two={<Landing map={map} at={there} />}
-            />
-            <Row
               title="The whole situation"
               one={<Worth worth={at.worth} />}
               two={<Worth worth={there.worth} />}
+            />
+            <Row
+              title="The best leads to"
+              one={<Landing map={map} at={at} />}
+              two={<Landing map={map} at={there} />}
             />
             {at.reactions
               .filter((odds) => !indexOf(map).reaction(odds.reaction)?.doNot)
