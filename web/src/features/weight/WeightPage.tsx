@@ -3,6 +3,7 @@ import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { problemOf, type Schemas } from "../../api/client";
 import { lateness } from "../../labels";
 import { indexOf } from "../../model/mapIndex";
+import { SeenFrom } from "../../ui/body/SeenFrom";
 import { Heading } from "../../ui/Heading";
 import { Caution, Loading, Refused } from "../../ui/Notice";
 import { Picker } from "../../ui/Picker";
@@ -11,7 +12,7 @@ import { paths, useMap } from "../map";
 import { settingQuery } from "../odds";
 import { BasePicture } from "./BasePicture";
 import { Figured } from "./Figured";
-import { useAsked, useWeight, type Asked, type Change, type Seen, type Weight } from "./weight";
+import { useAsked, useWeight, type Asked, type Change, type Weight } from "./weight";
 import { adviceInWords, mapInWords, priceInWords, verdict } from "./words";
 
 /** One place weighed: what rests on you, what they stand on, and what changes when a post is taken away. */
@@ -110,29 +111,11 @@ function Where({
       )}
       <div className="flex flex-wrap items-end justify-between gap-x-5">
         <Heading size="place">{situation.title}</Heading>
-        <div className="flex flex-wrap gap-x-5" role="group" aria-label="Seen from">
-          {VIEWS.map((view) => (
-            <button
-              key={view.id}
-              type="button"
-              aria-pressed={asked.view === view.id}
-              className="min-h-11 border-b-[3px] border-transparent text-quiet hover:text-ink aria-pressed:border-ink aria-pressed:font-semibold aria-pressed:text-ink lg:min-h-7"
-              onClick={() => ask({ view: view.id })}
-            >
-              {view.title}
-            </button>
-          ))}
-        </div>
+        <SeenFrom seen={asked.view} onChange={(view) => ask({ view })} />
       </div>
     </>
   );
 }
-
-const VIEWS: { id: Seen; title: string }[] = [
-  { id: "standing", title: "standing height" },
-  { id: "above", title: "from above" },
-  { id: "other", title: "other side" },
-];
 
 function Seen({
   map,

@@ -1,11 +1,11 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { api, unwrap, type Schemas } from "../../api/client";
 import { numberOf, useAddress } from "../../ui/address";
+import type { Seen } from "../../ui/body/SeenFrom";
 
 export type Weight = Schemas["Weight"];
 export type Figures = Schemas["WeightFigures"];
 export type Change = Schemas["WeightChange"]["change"];
-export type Seen = "standing" | "above" | "other";
 
 /** What is asked of a place: how heavy and tall the two are, what is changed, from where it is seen. */
 export interface Asked {

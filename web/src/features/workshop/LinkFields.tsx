@@ -41,7 +41,34 @@ export function RefsField(props: FieldProps<Of<"refs">>) {
   const { field, value, onChange, make } = props;
   const ids = (value as string[] | undefined) ?? [];
   const choices = choicesOf(props, [field.list]);
-  const offered = field.near ? nearFirst(props, field.near, choices) : choices;
+  return (
+    <Chosen
+      props={props}
+      choices={choices}
+      offered={field.near ? nearFirst(props, field.near, choices) : choices}
+      ordered={!field.unordered}
+      onNew={field.makes ? (title) => onChange([...ids, make(field.makes!, title)]) : undefined}
+    />
+  );
+}
+
+/** Several that are chosen, with a way to take each out and to add another. */
+export function Chosen({
+  props,
+  choices,
+  offered = choices,
+  ordered = false,
+  onNew,
+}: {
+  props: FieldProps;
+  choices: Choice[];
+  /** The same in the order in which they are offered. */
+  offered?: Choice[];
+  ordered?: boolean;
+  onNew?: (title: string) => void;
+}) {
+  const { field, value, onChange } = props;
+  const ids = (value as string[] | undefined) ?? [];
   const without = (at: number) => ids.filter((_, i) => i !== at);
   return (
     <Framed props={props} group>
@@ -51,10 +78,10 @@ export function RefsField(props: FieldProps<Of<"refs">>) {
             {ids.map((id, at) => (
               <li key={`${id}-${at}`} className="flex items-baseline gap-4">
                 <span>
-                  {!field.unordered && `${at + 1}. `}
+                  {ordered && `${at + 1}. `}
                   <Named choice={choices.find((c) => c.id === id)} id={id} />
                 </span>
-                {at > 0 && !field.unordered && (
+                {at > 0 && ordered && (
                   <button
                     type="button"
                     className="word shrink-0"
@@ -79,7 +106,7 @@ export function RefsField(props: FieldProps<Of<"refs">>) {
               value=""
               choices={offered.filter((choice) => !ids.includes(choice.id))}
               onChange={(id) => onChange([...ids, id])}
-              onNew={field.makes ? (title) => onChange([...ids, make(field.makes!, title)]) : undefined}
+              onNew={onNew}
             />
           </div>
         </>

@@ -1,5 +1,6 @@
 import { useEffect, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { problemOf, type Schemas } from "../../api/client";
+import { SeenFrom, type Seen } from "../../ui/body/SeenFrom";
 import { TwoBodies } from "../../ui/body/TwoBodies";
 import { inWordsOfTheForm } from "./fields";
 import type { Part, PartInput } from "./parts";
@@ -16,14 +17,7 @@ import {
   type Drawn,
   type Move,
   type Room,
-  type Seen,
 } from "./postures";
-
-const VIEWS: { id: Seen; title: string }[] = [
-  { id: "standing", title: "standing height" },
-  { id: "above", title: "from above" },
-  { id: "other", title: "other side" },
-];
 
 /** How far a key moves a joint, in thousandths of a stature: 2 cm, and 7 with Shift. */
 const STEP = 12;
@@ -87,22 +81,13 @@ export function PostureEditor({
     moved && (moved.of === JSON.stringify(asked) || drawn.isPlaceholderData) ? moved.seen : drawn.data;
   return (
     <section aria-label="The posture" className="border-b border-rule pb-3">
-      <div className="flex flex-wrap gap-x-5" role="group" aria-label="Seen from">
-        {VIEWS.map((one) => (
-          <button
-            key={one.id}
-            type="button"
-            aria-pressed={view === one.id}
-            className="min-h-11 border-b-[3px] border-transparent text-quiet hover:text-ink aria-pressed:border-ink aria-pressed:font-semibold aria-pressed:text-ink lg:min-h-7"
-            onClick={() => {
-              nudge.giveUp();
-              setView(one.id);
-            }}
-          >
-            {one.title}
-          </button>
-        ))}
-      </div>
+      <SeenFrom
+        seen={view}
+        onChange={(next) => {
+          nudge.giveUp();
+          setView(next);
+        }}
+      />
       <Held
         key={view}
         drawn={shown}
@@ -128,7 +113,7 @@ export function PostureEditor({
           className="word"
           onClick={() => {
             nudge.giveUp();
-            onValue(before.at(-1)!);
+            onValue(withShape(value, before.at(-1)!));
             setBefore(before.slice(0, -1));
             setNews([]);
           }}

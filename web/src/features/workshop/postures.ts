@@ -1,11 +1,11 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { api, problemOf, unwrap, type Problem, type Schemas } from "../../api/client";
+import type { Seen } from "../../ui/body/SeenFrom";
 import type { Frame } from "../../ui/body/TwoBodies";
 import type { Part, PartInput } from "./parts";
 
 export type Drawn = Schemas["PostureDrawn"];
-export type Seen = NonNullable<Schemas["PosturePreview"]["view"]>;
 
 /** Where a joint is taken, as the picture shows it; a stature is 1000. */
 export type Move = Omit<Schemas["PostureMove"], "done">;
@@ -16,8 +16,6 @@ export interface Asked {
   posture: string;
   view: Seen;
 }
-
-const WHOLE = 1000;
 
 function preview(map: Schemas["Map"], asked: Asked, move?: Schemas["PostureMove"], signal?: AbortSignal) {
   return unwrap(
@@ -203,9 +201,4 @@ export function faultsInWords(faults: Drawn["faults"]): string[] {
   if (faults.degrees > 5 && faults.joint)
     said.push(`${jointInWords(faults.joint)} turns ${faults.degrees.toFixed(0)}° too far`);
   return said;
-}
-
-/** A distance in the picture in centimetres of somebody of average stature. */
-export function centimetres(units: number): number {
-  return Math.round((units / WHOLE) * 178);
 }

@@ -140,7 +140,6 @@ final class BulkMeasurement {
     private static void nudged(Page page, String address) {
         page.navigate(address + mapOf(page) + "/workshop/postures?edit=mount-high");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("their left hand").setExact(true)).focus();
-        page.waitForTimeout(3000);
         List<?> taken = (List<?>) page.evaluate("""
                 async times => {
                   const step = key => new Promise(done => {

@@ -83,7 +83,7 @@ class PictureController {
                 () -> new NotFoundException("No posture is called “%s”.".formatted(request.posture())));
         Postures postures = pictures.postures(map.map());
         Postures.Worked worked = postures.get(posture.id());
-        View view = request.seen(worked.view());
+        View view = Seen.of(request.view()).from(worked.view());
         if (request.move() == null) {
             return PostureView.of(worked.bodies(), view, List.of(), false, Optional.empty());
         }

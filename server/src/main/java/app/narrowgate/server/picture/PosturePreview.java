@@ -1,7 +1,6 @@
 package app.narrowgate.server.picture;
 
 import app.narrowgate.core.body.JointOf;
-import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.check.Range;
 import app.narrowgate.core.body.View;
 import app.narrowgate.server.map.PartInput;
@@ -23,11 +22,6 @@ record PosturePreview(
         @Schema(description = "The id of the posture among the parts") @NotBlank @Size(max = 64) String posture,
         @Schema(allowableValues = {"standing", "above", "other"}) @Nullable String view,
         @Valid @Nullable MoveInput move) {
-
-    /** From where it is seen. */
-    enum Seen implements Coded {
-        STANDING, ABOVE, OTHER
-    }
 
     /** A joint that is moved as it is seen. */
     @Schema(name = "PostureMove", description = "Where a joint is taken, as the picture shows it; a stature is 1000")
@@ -53,14 +47,5 @@ record PosturePreview(
         private static double of(String way, double given) {
             return THOUSANDTH * FAR.require("How far it is moved %s".formatted(way), given);
         }
-    }
-
-    /** From where it is looked at, given from where it usually is. */
-    View seen(View usual) {
-        return switch (view == null ? Seen.STANDING : Coded.require(Seen.class, "From where it is seen", view)) {
-            case STANDING -> usual;
-            case ABOVE -> usual.fromAbove();
-            case OTHER -> usual.fromTheOtherSide();
-        };
     }
 }

@@ -73,7 +73,7 @@ class WeightController {
         Weighing first = weights.weighing(bodies, Set.of());
         Set<Change> done = question.toDone();
         Weighing now = weights.weighing(bodies, done);
-        View view = WeightView.seen(posture.view(), question.toSeen());
+        View view = question.toSeen().from(posture.view());
         WeightView.DrawnWeight drawn = WeightView.drawn(now, first, view);
         List<WeightView.ChangeView> changes = Change.of(bodies).stream().map(change -> new WeightView.ChangeView(change.code(),
                 done.contains(change), WeightFigures.of(done.contains(change) ? now

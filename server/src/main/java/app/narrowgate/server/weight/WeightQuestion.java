@@ -4,6 +4,7 @@ import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.weight.Change;
 import app.narrowgate.core.weight.Sizes;
 import io.swagger.v3.oas.annotations.Parameter;
+import app.narrowgate.server.picture.Seen;
 import jakarta.annotation.Nullable;
 import jakarta.validation.constraints.Size;
 import java.util.EnumSet;
@@ -21,11 +22,6 @@ record WeightQuestion(
         @Parameter(description = "From where it is seen: standing, above or other; as the posture says when missing",
                 example = "above") @Nullable String view) {
 
-    /** From where a place is seen. */
-    enum Seen implements Coded {
-        STANDING, ABOVE, OTHER
-    }
-
     private static final double CENTIMETRE = .01;
 
     Sizes toSizes() {
@@ -40,7 +36,7 @@ record WeightQuestion(
     }
 
     Seen toSeen() {
-        return view == null ? Seen.STANDING : Coded.require(Seen.class, "From where it is seen", view);
+        return Seen.of(view);
     }
 
     private static double or(Double given, double usual) {

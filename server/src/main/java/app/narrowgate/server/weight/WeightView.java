@@ -97,14 +97,6 @@ record WeightView(
     }
 
     /** From where it is seen. */
-    static View seen(View usual, WeightQuestion.Seen seen) {
-        return switch (seen) {
-            case STANDING -> usual;
-            case ABOVE -> usual.fromAbove();
-            case OTHER -> usual.fromTheOtherSide();
-        };
-    }
-
     static DrawnWeight drawn(Weighing now, Weighing first, View view) {
         List<Vector3D> points = new ArrayList<>();
         List<Vector3D> base = now.base().map(Base::outline).orElse(List.of());
