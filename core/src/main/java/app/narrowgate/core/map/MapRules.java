@@ -157,9 +157,6 @@ public final class MapRules {
                     .formatted(hold.arms().size(), Hold.MOST_ARMS)));
         }
         unique(at.substring(1) + "/arms", hold.arms(), Hold.Arms::id);
-        each(at.substring(1) + "/arms", hold.arms(), (arms, here) -> arms.denies().stream().filter(arms.gives()::contains)
-                .sorted(Comparator.comparing(Id::value)).forEach(both -> problems.add(new Problem(here + "/gives",
-                        "“%s” is both denied and given; leave one out.".formatted(both)))));
     }
 
     /**
@@ -167,11 +164,14 @@ public final class MapRules {
      * them may have lost one.
      */
     private void arms() {
-        Set<Id> needs = map.holds().stream().flatMap(hold -> hold.requirement().needs().stream())
-                .map(Requirement.Need::id).collect(Collectors.toSet());
+        Map<Id, String> needs = new HashMap<>();
+        map.holds().forEach(hold -> hold.requirement().needs().forEach(need -> needs.putIfAbsent(need.id(), need.title())));
         each("holds", map.holds(), (hold, at) -> each(at.substring(1) + "/arms", hold.arms(), (arms, here) -> {
-            needed(here + "/denies", hold, arms, arms.denies(), needs);
-            needed(here + "/gives", hold, arms, arms.gives(), needs);
+            needed(here + "/denies", hold, arms, arms.denies(), needs.keySet());
+            needed(here + "/gives", hold, arms, arms.gives(), needs.keySet());
+            arms.denies().stream().filter(arms.gives()::contains).sorted(Comparator.comparing(Id::value)).forEach(both ->
+                    problems.add(new Problem(here + "/gives", "“%s” is both denied and given; leave one out."
+                            .formatted(needs.getOrDefault(both, both.value())))));
         }));
     }
 
