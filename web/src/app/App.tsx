@@ -22,8 +22,7 @@ const PrinciplesPage = lazy(() =>
 const BookletPage = lazy(() => import("../features/booklet").then((m) => ({ default: m.BookletPage })));
 const CardPage = lazy(() => import("../features/booklet").then((m) => ({ default: m.CardPage })));
 const WorkshopPage = lazy(() => import("../features/workshop").then((m) => ({ default: m.WorkshopPage })));
-const ReviewPage = lazy(() => import("../features/review").then((m) => ({ default: m.ReviewPage })));
-const QuestionsPage = lazy(() => import("../features/question").then((m) => ({ default: m.QuestionsPage })));
+const HolesPage = lazy(() => import("../features/review").then((m) => ({ default: m.HolesPage })));
 const HistoryPage = lazy(() => import("../features/history").then((m) => ({ default: m.HistoryPage })));
 const MapsPage = lazy(() => import("../features/maps").then((m) => ({ default: m.MapsPage })));
 const FilesPage = lazy(() => import("../features/exchange").then((m) => ({ default: m.FilesPage })));
@@ -49,14 +48,13 @@ export function App() {
               <Route path="/map/:mapId" element={<MapPage />} />
               <Route path="/map/:mapId/flow" element={<FlowPage />} />
               <Route path="/map/:mapId/held" element={<HeldPage />} />
-              <Route path="/map/:mapId/principles" element={<PrinciplesPage />} />
+              <Route path="/map/:mapId/stances" element={<PrinciplesPage />} />
               <Route path="/map/:mapId/booklet" element={<BookletPage />} />
               <Route path="/map/:mapId/at/:situation/card" element={<CardPage />} />
               <Route path="/map/:mapId/workshop/:list?" element={<WorkshopPage />} />
               <Route path="/maps" element={<MapsPage />} />
               <Route path="/map/:mapId/start" element={<StartPage />} />
-              <Route path="/map/:mapId/review" element={<ReviewPage />} />
-              <Route path="/map/:mapId/questions" element={<QuestionsPage />} />
+              <Route path="/map/:mapId/holes" element={<HolesPage />} />
               <Route path="/map/:mapId/history" element={<HistoryPage />} />
               <Route path="/map/:mapId/files" element={<FilesPage />} />
               <Route path="/map/:mapId/gates" element={<GatesPage />} />

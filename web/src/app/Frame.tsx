@@ -1,17 +1,19 @@
-import { useEffect, useState, type ReactNode } from "react";
+import { useState, type ReactNode } from "react";
 import { Link, useLocation, useMatch, useNavigate, useSearchParams } from "react-router";
-import { Find, Keys } from "../features/find";
+import { Box, Keys } from "../features/find";
 import { paths, useMaps } from "../features/map";
 import { settingQuery } from "../features/odds";
-import { AskBox, useSendingAgain } from "../features/question";
+import { useSendingAgain } from "../features/question";
 import { SignOut, useLeave } from "../features/session";
 import { useCommand, useCommandKeys } from "../ui/commands";
 import type { Theme } from "../ui/theme";
-import { History } from "./History";
+import { useWide } from "../ui/media";
+import { useComeBack } from "./comeBack";
 import { Menu } from "./Menu";
-import { isCurrent, moreOf, secondOf, viewsOf, type View } from "./views";
+import { UndoLine } from "./UndoLine";
+import { isCurrent, moreOf, placesOf, type View } from "./views";
 
-/** The band at the top: name, views, undo, finding, the rest; and what its commands open. */
+/** The band: name, places, the one box, the rest; under it the views of the place. On a phone it stands at the bottom. */
 export function Frame({
   theme,
   toggleTheme,
@@ -23,94 +25,79 @@ export function Frame({
 }) {
   const mapId = useMatch("/map/:mapId/*")?.params.mapId;
   const situation = useMatch("/map/:mapId/at/:situation/*")?.params.situation;
+  const isFirstVisit = useMatch("/map/:mapId/start") !== null;
   const maps = useMaps();
   const away = maps.data?.find((map) => map.id === mapId)?.archived ?? false;
   const { pathname } = useLocation();
   const [params] = useSearchParams();
-  const [finding, setFinding] = useState(false);
   const [keys, setKeys] = useState(false);
-  const [asking, setAsking] = useState(false);
   const [leaving, setLeaving] = useState(false);
   const leave = useLeave(() => setLeaving(true));
+  const wide = useWide();
+  const follow = useComeBack();
   useCommandKeys();
   useSendingAgain();
-  useFindKey(() => setFinding(true));
-  useEffect(() => {
-    window.scrollTo(0, 0);
-  }, [pathname]);
   const query = settingQuery(params);
-  const views = mapId ? viewsOf(mapId) : [];
-  const second = mapId ? secondOf(mapId, pathname) : [];
-  const more = mapId ? moreOf(mapId) : [];
+  const places = mapId ? placesOf(mapId) : [];
+  const second = places.find((place) => isCurrent(place, pathname))?.views ?? [];
+  const more = mapId ? moreOf(mapId) : [{ title: "Maps", to: paths.maps() }];
   const room = theme === "dark" ? "Bright hall" : "Dark room";
   useCommand({ title: room, run: toggleTheme });
   useCommand({ title: "Sign out", run: leave });
   useCommand({ title: "Keys on this page", key: "?", run: () => setKeys(true) });
-  useCommand(mapId ? { title: "What if they …", key: "w", run: () => setAsking(true) } : undefined);
-  useCommand({ title: "Find or do", key: "/", run: () => setFinding(true) });
+  const box = mapId && !isFirstVisit && <Box key={mapId} mapId={mapId} situation={situation} />;
+  const menu = (
+    <Menu
+      more={more}
+      current={more.find((view) => isCurrent(view, pathname))}
+      query={query}
+      actions={[
+        { title: "Keys", run: () => setKeys(true) },
+        { title: room, run: toggleTheme },
+        { title: "Sign out", run: leave },
+      ]}
+    />
+  );
   return (
     <>
       <a
         href="#page"
-        className="sr-only z-10 bg-signal p-3 font-semibold text-on-signal focus:not-sr-only focus:absolute"
+        className="sr-only z-40 bg-signal p-3 font-semibold text-on-signal focus:not-sr-only focus:fixed"
       >
         Skip to the page
       </a>
-      <header className="on-band no-print flex min-h-[52px] flex-wrap items-center gap-x-2 bg-band px-4 text-on-band lg:gap-x-6 lg:px-5">
-        <Link
-          to={mapId ? paths.map(mapId) + query : "/"}
-          className="flex h-6 items-center border-x-[5px] border-signal-on-band px-[7px] text-[24px] leading-none font-bold uppercase no-underline max-lg:my-2.5"
-          style={{ fontStretch: "66%" }}
-        >
-          Narrow Gate
-        </Link>
+      {wide && (
+        <header className="on-band no-print sticky top-0 z-20 flex h-12 items-center gap-x-5 bg-band px-5 text-on-band">
+          <Link
+            to={mapId ? paths.map(mapId) + query : "/"}
+            className="flex h-6 shrink-0 items-center border-x-[5px] border-on-band px-[7px] text-[24px] leading-none font-bold uppercase no-underline"
+            style={{ fontStretch: "66%" }}
+          >
+            Narrow Gate
+          </Link>
+          <ViewLinks
+            label="Places"
+            views={places}
+            query={query}
+            className="flex h-full gap-1 text-[15px]"
+            linkClassName="flex items-center border-y-[3px] border-transparent px-2 no-underline hover:underline aria-[current]:border-b-on-band aria-[current]:font-semibold"
+          />
+          <div className="ml-auto flex min-w-0 grow items-center justify-end gap-x-4">
+            {box}
+            {menu}
+          </div>
+        </header>
+      )}
+      {[...places, ...places.flatMap((place) => place.views.slice(1)), ...more].map((view) => (
+        <GoTo key={view.title} view={view} query={query} />
+      ))}
+      {second.length > 0 && !(situation && !wide) && (
         <ViewLinks
           label="Views"
-          views={views}
-          query={query}
-          className="flex gap-5 max-lg:hidden"
-          linkClassName="flex min-h-9 items-center border-y-[3px] border-transparent no-underline hover:underline aria-[current]:border-signal-on-band"
-        />
-        {[...views, ...more].map((view) => (
-          <GoTo key={view.title} view={view} query={query} />
-        ))}
-        <div className="ml-auto flex items-center gap-x-3.5 text-base lg:gap-x-5 lg:text-[14px]">
-          {mapId && <History key={mapId} mapId={mapId} />}
-          {mapId && (
-            <button
-              type="button"
-              className="min-h-11 underline-offset-4 hover:underline max-lg:hidden"
-              onClick={() => setAsking(true)}
-            >
-              What if they … <kbd className="key ml-1 border-quiet-on-band font-sans">w</kbd>
-            </button>
-          )}
-          <button
-            type="button"
-            className="min-h-11 underline-offset-4 hover:underline"
-            onClick={() => setFinding(true)}
-          >
-            Find <kbd className="key ml-1 border-quiet-on-band font-sans max-lg:hidden">/</kbd>
-          </button>
-          <Menu
-            views={views}
-            more={more}
-            query={query}
-            actions={[
-              { title: "Keys on this page", run: () => setKeys(true) },
-              { title: room, run: toggleTheme },
-              { title: "Sign out", run: leave },
-            ]}
-          />
-        </div>
-      </header>
-      {second.length > 0 && (
-        <ViewLinks
-          label="Of this place"
           views={second}
           query={query}
-          className="no-print flex flex-wrap gap-x-6 border-b border-rule px-5"
-          linkClassName="flex min-h-11 items-center text-quiet no-underline hover:underline aria-[current]:font-bold aria-[current]:text-ink lg:min-h-[29px]"
+          className="no-print flex gap-x-5 overflow-x-auto border-b border-rule px-5 whitespace-nowrap lg:gap-x-6"
+          linkClassName="flex min-h-11 items-center text-quiet no-underline hover:underline aria-[current]:font-bold aria-[current]:text-ink lg:min-h-7"
         />
       )}
       {away && (
@@ -122,23 +109,33 @@ export function Frame({
           .
         </p>
       )}
-      <div id="page" tabIndex={-1} className="outline-none max-lg:pb-16 print:pb-0!">
+      {/* Notes which link is followed; the links themselves take the keys. */}
+      {}
+      <div
+        id="page"
+        tabIndex={-1}
+        className={`outline-none ${wide ? "" : box ? "pb-28" : "pb-14"} print:pb-0!`}
+        onClickCapture={follow}
+      >
         {children}
       </div>
-      {mapId && (
-        <>
-          <button
-            type="button"
-            className="plate no-print fixed right-4 bottom-4 z-10 shadow-none lg:hidden"
-            onClick={() => setAsking(true)}
-          >
-            What if they …
-          </button>
-          <AskBox mapId={mapId} situation={situation} open={asking} onOpenChange={setAsking} />
-        </>
+      {!wide && (
+        <div className="no-print fixed inset-x-0 bottom-0 z-20 pb-[env(safe-area-inset-bottom)]">
+          {box}
+          <div className="on-band flex h-[52px] items-stretch bg-band px-2 text-on-band">
+            <ViewLinks
+              label="Places"
+              views={mapId ? places : [{ title: "Map", to: "/" }]}
+              query={query}
+              className="flex grow"
+              linkClassName="flex grow basis-0 items-center justify-center border-y-4 border-transparent no-underline aria-[current]:border-t-on-band aria-[current]:font-bold"
+            />
+            <div className="flex grow-0 basis-1/4 items-center justify-center">{menu}</div>
+          </div>
+        </div>
       )}
+      {mapId && <UndoLine key={mapId} mapId={mapId} />}
       <SignOut asking={leaving} setAsking={setLeaving} />
-      <Find mapId={mapId} open={finding} onOpenChange={setFinding} />
       <Keys open={keys} onOpenChange={setKeys} />
     </>
   );
@@ -180,17 +177,4 @@ function GoTo({ view, query }: { view: View; query: string }) {
   const navigate = useNavigate();
   useCommand({ title: `Go to: ${view.title}`, run: () => void navigate(view.to + query) });
   return null;
-}
-
-/** Ctrl K, wherever the cursor is. */
-function useFindKey(open: () => void): void {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== "k") return;
-      event.preventDefault();
-      open();
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  });
 }

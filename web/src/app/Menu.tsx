@@ -3,30 +3,26 @@ import { Link } from "react-router";
 import type { View } from "./views";
 
 const ITEM =
-  "flex min-h-11 cursor-pointer items-center px-4 no-underline outline-none data-[highlighted]:bg-ink data-[highlighted]:text-ground lg:min-h-9";
+  "flex min-h-11 cursor-pointer items-center px-4 no-underline outline-none aria-[current]:font-bold data-[highlighted]:bg-ink data-[highlighted]:text-ground lg:min-h-9";
 
-/** Everything that does not stand in the band; on a phone also the views that do on a desk. */
+/** Everything that does not stand in the band. */
 export function Menu({
-  views,
   more,
+  current,
   actions,
   query,
 }: {
-  views: View[];
   more: View[];
+  /** The one in which one is. */
+  current: View | undefined;
   actions: { title: string; run: () => void }[];
   query: string;
 }) {
-  const link = (view: View, className = "") => (
-    <DropdownMenu.Item key={view.title} asChild>
-      <Link to={view.to + query} className={`${ITEM} ${className}`}>
-        {view.title}
-      </Link>
-    </DropdownMenu.Item>
-  );
   return (
     <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger className="min-h-11 underline-offset-4 hover:underline">
+      <DropdownMenu.Trigger
+        className={`min-h-11 min-w-11 border-y-[3px] border-transparent underline-offset-4 hover:underline mid:self-stretch ${current ? "border-b-on-band! font-semibold" : ""}`}
+      >
         More
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
@@ -34,13 +30,20 @@ export function Menu({
           align="end"
           sideOffset={2}
           collisionPadding={8}
-          className="z-20 max-h-[85vh] min-w-56 overflow-y-auto border-2 border-ink bg-ground py-1 text-base lg:text-[14px]"
+          className="z-30 max-h-[85vh] min-w-56 overflow-y-auto border-2 border-ink bg-ground py-1 text-base lg:text-[14px]"
         >
-          {views.map((view) => link(view, "lg:hidden"))}
-          {more.map((view) => link(view))}
-          {(views.length > 0 || more.length > 0) && (
-            <DropdownMenu.Separator className="my-1 border-t border-rule" />
-          )}
+          {more.map((view) => (
+            <DropdownMenu.Item key={view.title} asChild>
+              <Link
+                to={view.to + query}
+                className={ITEM}
+                aria-current={view === current ? "page" : undefined}
+              >
+                {view.title}
+              </Link>
+            </DropdownMenu.Item>
+          ))}
+          <DropdownMenu.Separator className="my-1 border-t border-rule" />
           {actions.map((action) => (
             <DropdownMenu.Item key={action.title} className={ITEM} onSelect={action.run}>
               {action.title}

@@ -3,49 +3,69 @@ import { paths } from "../features/map";
 export interface View {
   title: string;
   to: string;
-  /** Where its own views begin, where it has some. */
-  within?: string;
+  /** Where what belongs to it begins, besides its own address. */
+  within?: string[];
 }
 
-/** The views of a map that stand in the band. */
-export function viewsOf(mapId: string): View[] {
-  return [
-    { title: "Map", to: paths.map(mapId) },
-    { title: "Holds", to: paths.finishes(mapId), within: `${paths.map(mapId)}/holds` },
-    { title: "Drills", to: paths.drills(mapId) },
-    { title: "From what is held", to: paths.held(mapId) },
-    { title: "Flow", to: paths.flow(mapId) },
-    { title: "Gates", to: paths.gates(mapId) },
-    { title: "Principles", to: paths.principles(mapId) },
-    { title: "Holes", to: paths.review(mapId) },
-    { title: "Questions", to: paths.questions(mapId) },
-  ];
+/** A place of the band, with the views that stand in the second line when one is there. */
+export interface Place extends View {
+  views: View[];
 }
 
-/** The second line under the band: the views of the place where one is. */
-export function secondOf(mapId: string, pathname: string): View[] {
-  if (!pathname.startsWith(`${paths.map(mapId)}/holds`)) return [];
+/** The places of a map, in the order of the week: look, prepare. */
+export function placesOf(mapId: string): Place[] {
+  const map = paths.map(mapId);
+  const at = (path: string) => `${map}/${path}`;
   return [
-    { title: "Finishes", to: paths.finishes(mapId), within: paths.finishes(mapId) },
-    { title: "Leverage", to: paths.leverage(mapId) },
-    { title: "Weight and base", to: paths.weights(mapId), within: paths.weights(mapId) },
+    {
+      title: "Map",
+      to: map,
+      within: ["at", "held", "flow", "gates", "holes", "stances"].map(at),
+      views: [
+        { title: "Places", to: map, within: [at("at")] },
+        { title: "What is held", to: paths.held(mapId) },
+        { title: "Where they end", to: paths.flow(mapId) },
+        { title: "Hangs on", to: paths.gates(mapId) },
+        { title: "Holes and questions", to: paths.holes(mapId) },
+        { title: "Stances", to: paths.stances(mapId) },
+      ],
+    },
+    {
+      title: "Holds",
+      to: paths.finishes(mapId),
+      within: [at("holds")],
+      views: [
+        { title: "Finishes", to: paths.finishes(mapId), within: [paths.finishes(mapId)] },
+        { title: "Leverage", to: paths.leverage(mapId) },
+        { title: "Weight and base", to: paths.weights(mapId), within: [paths.weights(mapId)] },
+      ],
+    },
+    {
+      title: "Drills",
+      to: paths.drills(mapId),
+      within: [paths.drills(mapId)],
+      views: [
+        { title: "Bench", to: paths.drills(mapId), within: [paths.drillSheet(mapId)] },
+        { title: "Reading trainer", to: paths.trainer(mapId) },
+      ],
+    },
   ];
 }
 
 /** True for the view in which one is. */
 export function isCurrent(view: View, pathname: string): boolean {
-  return pathname === view.to || (view.within !== undefined && pathname.startsWith(view.within));
+  const begins = (path: string) => pathname === path || pathname.startsWith(`${path}/`);
+  return pathname === view.to || (view.within ?? []).some(begins);
 }
 
 /** The views that stand in the menu. */
 export function moreOf(mapId: string): View[] {
   return [
-    { title: "Reading trainer", to: paths.trainer(mapId) },
-    { title: "Workshop", to: paths.workshop(mapId) },
+    { title: "Edit the map", to: paths.workshop(mapId), within: [`${paths.map(mapId)}/workshop`] },
     { title: "History", to: paths.history(mapId) },
-    { title: "Files in and out", to: paths.files(mapId) },
-    { title: "All maps", to: paths.maps() },
+    { title: "Maps", to: paths.maps() },
+    { title: "Files", to: paths.files(mapId) },
+    { title: "Booklet", to: paths.booklet(mapId) },
     { title: "Begin with one pin", to: paths.start(mapId) },
-    { title: "Booklet to print", to: paths.booklet(mapId) },
   ];
 }

@@ -1,6 +1,6 @@
 import { render, screen } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
-import { Gate, Odds, postWidth } from "./Gate";
+import { difference, Gate, Odds, postWidth } from "./Gate";
 
 describe("a gate", () => {
   it("is closed at 0, open at 100, and half way between", () => {
@@ -15,17 +15,16 @@ describe("a gate", () => {
   });
 });
 
-describe("its opening", () => {
-  const opening = (worth: number) => {
+describe("its posts", () => {
+  const posts = (worth: number) => {
     const { container } = render(<Gate worth={worth} />);
-    const { left, right } = container.querySelector<HTMLElement>(".gate-gap")!.style;
-    return [left, right];
+    return [...container.querySelectorAll<HTMLElement>(".gate-post")].map((post) => post.style.width);
   };
 
-  it("lies in the middle, as wide as the odds", () => {
-    expect(opening(0.4)).toEqual(["30%", "30%"]);
-    expect(opening(1)).toEqual(["0%", "0%"]);
-    expect(opening(0)).toEqual(["50%", "50%"]);
+  it("leave the middle open, as wide as the odds", () => {
+    expect(posts(0.4)).toEqual(["30%", "30%"]);
+    expect(posts(1)).toEqual(["0%", "0%"]);
+    expect(posts(0)).toEqual(["50%", "50%"]);
   });
 
   it("says nothing to a screen reader, for the number stands beside it", () => {
@@ -41,10 +40,11 @@ describe("the number beside it", () => {
     expect(screen.queryByText(/was/)).toBeNull();
   });
 
-  it("shows what it was only when the shown number changed", () => {
-    const { rerender } = render(<Odds worth={0.523} was={0.441} />);
-    expect(screen.getByText("was 44")).toBeInTheDocument();
-    rerender(<Odds worth={0.523} was={0.519} />);
-    expect(screen.queryByText(/was/)).toBeNull();
+  it("shows by how much it differs only where the shown number does", () => {
+    const { rerender } = render(<Odds worth={0.523} by={difference(0.441, 0.523)} />);
+    expect(screen.getByText("(+8)")).toBeInTheDocument();
+    rerender(<Odds worth={0.523} by={difference(0.519, 0.523)} />);
+    expect(screen.queryByText(/\(/)).toBeNull();
+    expect(difference(0.6, 0.52)).toBe("−8");
   });
 });

@@ -6,43 +6,64 @@ export function postWidth(worth: number): number {
   return (1 - Math.min(1, Math.max(0, worth))) * 50;
 }
 
+/** So far from the opening its slit stands in a post of the last chance, in pixels. */
+const SLIT = 5;
+
 /**
  * The mark of the product: a lane closed from both sides by two posts, as wide open as the odds. The number belongs
- * beside it, so the mark itself is decoration to a screen reader.
+ * beside it, so the mark itself is decoration to a screen reader. A last chance is rust and has a slit in each post.
  */
 export function Gate({
   worth,
   late = false,
-  height = 6,
+  height = 8,
+  beside,
   className = "",
 }: {
   worth: number;
   late?: boolean;
   /** In pixels, or as much as there is. */
   height?: number | "100%";
+  /** Odds that it is compared with; ticks stand where their opening ends. */
+  beside?: number;
   className?: string;
 }) {
-  const post = `${postWidth(worth)}%`;
+  const width = `${postWidth(worth)}%`;
+  const post = `gate-post absolute inset-y-0 min-w-[3px] print:border print:border-edge ${late ? "bg-rust" : "bg-green"}`;
+  const slit = "absolute inset-y-0 w-[2px] bg-ground";
+  const tick = "absolute -inset-y-px w-[2px] bg-ink";
   return (
-    <span
-      aria-hidden="true"
-      className={`gate relative block print:border print:border-edge ${late ? "bg-rust" : "bg-green"} ${className}`}
-      style={{ height }}
-    >
-      <span className="gate-gap absolute inset-y-0 bg-lane" style={{ left: post, right: post }} />
+    <span aria-hidden="true" className={`gate relative block ${className}`} style={{ height }}>
+      <span className="absolute inset-x-0 inset-y-[2px] bg-lane print:border-y print:border-edge" />
+      <span className={`${post} left-0`} style={{ width }}>
+        {late && <span className={slit} style={{ right: SLIT }} />}
+      </span>
+      <span className={`${post} right-0`} style={{ width }}>
+        {late && <span className={slit} style={{ left: SLIT }} />}
+      </span>
+      {beside !== undefined && (
+        <>
+          <span className={tick} style={{ left: `${postWidth(beside)}%` }} />
+          <span className={tick} style={{ right: `${postWidth(beside)}%` }} />
+        </>
+      )}
     </span>
   );
 }
 
-/** The number beside a gate, 0 to 100, with what it was for a moment after it changed. */
-export function Odds({ worth, was, className = "" }: { worth: number; was?: number; className?: string }) {
-  const now = hundred(worth);
-  const before = was === undefined ? now : hundred(was);
+/** A difference of shown numbers with its sign, nothing where they are the same. */
+export function difference(from: number, to: number): string {
+  const by = hundred(to) - hundred(from);
+  return by === 0 ? "" : `${by > 0 ? "+" : "−"}${Math.abs(by)}`;
+}
+
+/** The number beside a gate, 0 to 100, and by how much it differs from what it is compared with. */
+export function Odds({ worth, by = "", className = "" }: { worth: number; by?: string; className?: string }) {
   return (
     <span className={`whitespace-nowrap ${className}`}>
-      {before !== now && <span className="mr-1 text-[13.5px] font-normal text-quiet">was {before}</span>}
+      {by && <span className="mr-1 text-[13.5px] font-normal text-quiet">({by})</span>}
       <span className="font-semibold" data-odds>
-        {now}
+        {hundred(worth)}
       </span>
       <span className="sr-only"> of 100</span>
     </span>

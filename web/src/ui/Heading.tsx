@@ -1,4 +1,4 @@
-import type { CSSProperties, ReactNode } from "react";
+import type { CSSProperties } from "react";
 
 const SIZE = {
   page: { className: "text-[26px]", fontStretch: "82%" },
@@ -11,22 +11,26 @@ const SIZE = {
   unseen: { className: "sr-only", fontStretch: undefined },
 } as const;
 
-/** The one first heading of a page. */
+/** The one first heading of a page, in words alone; the window goes by it too. */
 export function Heading({
   children,
   size = "page",
   className = "",
   style,
 }: {
-  children: ReactNode;
+  /** Words, and figures among them. */
+  children: string | number | (string | number | undefined)[];
   size?: keyof typeof SIZE;
   className?: string;
   style?: CSSProperties;
 }) {
   const { className: usual, fontStretch } = SIZE[size];
   return (
-    <h1 className={`${usual} ${className}`.trim()} style={{ fontStretch, ...style }}>
-      {children}
-    </h1>
+    <>
+      <title>{`${[children].flat().join("")} · Narrow Gate`}</title>
+      <h1 className={`${usual} ${className}`.trim()} style={{ fontStretch, ...style }}>
+        {children}
+      </h1>
+    </>
   );
 }

@@ -10,7 +10,6 @@ export function Measure({
   max,
   step,
   onChange,
-  stacked = false,
 }: {
   label: string;
   value: number;
@@ -19,20 +18,18 @@ export function Measure({
   max: number;
   step: number;
   onChange: (value: number) => void;
-  /** The slider stands under its name, as wide as there is room. */
-  stacked?: boolean;
 }) {
   const id = useId();
   return (
-    <div className={`flex min-w-0 gap-3 ${stacked ? "items-center lg:block" : "items-center"}`}>
-      <div className={`min-w-0 shrink-0 ${stacked ? "lg:flex lg:gap-2 lg:whitespace-nowrap" : ""}`}>
+    <div className="flex min-w-0 items-center gap-3">
+      <div className="min-w-0 shrink-0 whitespace-nowrap max-lg:w-40 lg:w-[126px]">
         <div id={id} className="text-quiet">
           {label}
         </div>
         <div className="font-semibold">{words}</div>
       </div>
       <Slider.Root
-        className={`relative flex h-11 w-full min-w-12 touch-none items-center ${stacked ? "lg:h-6" : "lg:h-9 lg:max-w-40"}`}
+        className="relative flex h-11 w-full min-w-12 touch-none items-center lg:h-9 lg:max-w-40"
         value={[value]}
         min={min}
         max={max}

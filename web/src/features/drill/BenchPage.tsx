@@ -54,7 +54,7 @@ export function BenchPage() {
       </nav>
       {found.isError ? (
         <main className="p-5">
-          <Heading>Drills</Heading>
+          <Heading>Bench</Heading>
           <Refused problem={problemOf(found.error)} />
         </main>
       ) : found.data ? (
@@ -67,7 +67,7 @@ export function BenchPage() {
         />
       ) : found.data === null ? (
         <main className="p-5">
-          <Heading>Drills</Heading>
+          <Heading>Bench</Heading>
           <p className="mt-2">
             Nothing is worth drilling yet: nobody has written down an answer. Start on the map.
           </p>
@@ -91,7 +91,7 @@ function Bench({ map, found, leaving }: { map: Schemas["Map"]; found: Found; lea
   return (
     <>
       <main className="min-w-0 px-5 pt-3 pb-10" inert={leaving} aria-busy={leaving}>
-        <Heading size="unseen">Drills: {drill.title}</Heading>
+        <Heading size="unseen">Bench: {drill.title}</Heading>
         <div className="flex flex-wrap items-end gap-x-5 gap-y-1">
           <input
             aria-label="What the drill is called"

@@ -45,7 +45,7 @@ export function FilesPage() {
   return (
     <div className="lg:grid lg:min-h-[calc(100dvh-52px)] lg:grid-cols-[minmax(0,1fr)_minmax(0,0.7fr)]">
       <main className="px-5 pt-4 pb-10">
-        <Heading>Read a file in</Heading>
+        <Heading>Files</Heading>
         <Reading map={data.map} />
       </main>
       <aside className="border-rule px-5 pt-4 pb-10 max-lg:border-t lg:border-l">

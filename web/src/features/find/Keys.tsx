@@ -1,10 +1,10 @@
 import { Dialog } from "radix-ui";
 import { useCommands, useKeysOn } from "../../ui/commands";
 import { Panel } from "../../ui/Panel";
-import { keyName } from "./Find";
+import { keyName } from "./keyName";
 
 const ALWAYS: [string, string][] = [
-  ["Ctrl K", "Find or do anything, also while typing"],
+  ["Ctrl K", "The box, also while typing"],
   ["Ctrl Z", "Undo the last change of the map"],
   ["Ctrl Shift Z", "Redo it"],
   ["↑ ↓ ← →", "On the map: from gate to gate"],

@@ -1,2 +1,2 @@
-export { Find } from "./Find";
+export { Box } from "./Box";
 export { Keys } from "./Keys";

@@ -7,13 +7,12 @@ import { Heading } from "../../ui/Heading";
 import { Caution, Failed } from "../../ui/Notice";
 import { together, Waiting } from "../../ui/Waiting";
 import { lowerFirst, paths, useMap } from "../map";
-import { settingQuery } from "../odds";
+import { SettingLine, settingQuery } from "../odds";
 import { PlacePicture } from "../picture";
 import { Arms } from "./Arms";
 import { Brief } from "./Brief";
 import { useLadder, type Ladder } from "./holds";
 import { Rungs } from "./Rungs";
-import { SettingLine } from "./SettingLine";
 import { StageDenials } from "./StageDenials";
 import { open, steepest, unsaid } from "./words";
 

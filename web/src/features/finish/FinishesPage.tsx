@@ -5,10 +5,9 @@ import { Gate } from "../../ui/Gate";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
 import { paths, reactionTitle, useMap } from "../map";
-import { settingQuery } from "../odds";
+import { SettingLine, settingQuery } from "../odds";
 import { PlacePicture } from "../picture";
 import { useLadders } from "./holds";
-import { SettingLine } from "./SettingLine";
 import { gain, open, openLabel } from "./words";
 
 type Line = Schemas["LadderLine"];

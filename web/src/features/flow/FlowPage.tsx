@@ -3,7 +3,7 @@ import { Link, useSearchParams } from "react-router";
 import { type Schemas } from "../../api/client";
 import { hundred } from "../../labels";
 import { paths, useMap } from "../map";
-import { OddsControls, settingQuery, useFlow, useStories } from "../odds";
+import { SettingLine, settingQuery, useFlow, useStories } from "../odds";
 import { draw, stopsOf, type Drawn } from "./flow";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
@@ -33,9 +33,9 @@ export function FlowPage() {
   return (
     <div className="lg:grid lg:grid-cols-[minmax(0,1fr)_300px]">
       <main className="min-w-0 px-5 pt-2 pb-8">
-        <OddsControls map={data.map} />
+        <SettingLine map={data.map} />
         <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-2">
-          <Heading className="mr-auto">Where 100 starts go</Heading>
+          <Heading className="mr-auto">Where they end</Heading>
           <label className="flex items-center gap-2">
             <span className="text-quiet">from</span>
             <select

@@ -7,7 +7,7 @@ import { Gate } from "../../ui/Gate";
 import { together, Waiting } from "../../ui/Waiting";
 import { Refused } from "../../ui/Notice";
 import { paths, reactionTitle, useMap } from "../map";
-import { OddsControls, settingQuery, useGates, useSetting } from "../odds";
+import { Reorder, SettingLine, settingQuery, useFrozenOrder, useGates, useSetting } from "../odds";
 import { useCut } from "./cut";
 import { Heading } from "../../ui/Heading";
 import { indexOf } from "../../model/mapIndex";
@@ -24,7 +24,7 @@ export function GatesPage() {
   return (
     <div className="lg:grid lg:min-h-[calc(100dvh-52px)] lg:grid-cols-[minmax(0,1fr)_300px]">
       <main className="min-w-0 px-5 pt-2 pb-10">
-        <OddsControls map={data.map} />
+        <SettingLine map={data.map} />
         <Ranking map={data.map} gates={data.gates} />
       </main>
       <aside className="space-y-8 px-5 pt-4 pb-10 lg:border-l lg:border-rule">
@@ -47,15 +47,17 @@ function SituationLink({ map, id }: { map: Schemas["Map"]; id: string }) {
 function Ranking({ map, gates }: { map: Schemas["Map"]; gates: Schemas["NarrowGates"] }) {
   const [all, setAll] = useState(false);
   const telling = gates.gates.filter((gate) => gate.lost > 0.0005);
+  const order = useFrozenOrder(telling, (gate) => gate.reaction, `${map.id} ${map.revision}`);
   return (
     <>
-      <Heading className="mt-4">Everything hangs on</Heading>
+      <Heading className="mt-4">Hangs on</Heading>
       <p className="text-quiet">
         {hundred(gates.start)} of 100 starts with everything taught. Each line is the map without one
         reaction.
       </p>
-      <ol className="mt-3">
-        {(all ? telling : telling.slice(0, SHOWN)).map((gate, index) => (
+      <Reorder first={order.first && reactionTitle(map, order.first.reaction)} reorder={order.reorder} />
+      <ol>
+        {(all ? order.items : order.items.slice(0, SHOWN)).map((gate, index) => (
           <GateRow key={gate.reaction} map={map} gate={gate} start={gates.start} narrow={index < 3} />
         ))}
       </ol>
@@ -97,7 +99,7 @@ function GateRow({
       </div>
       <div className="min-w-0 max-sm:order-last max-sm:col-span-2">
         <Gate worth={gate.startWithout} className="mt-1.5" />
-        <p className="mt-1 text-quiet">
+        <p className="mt-1 line-clamp-2 min-h-[2lh] text-quiet">
           {hit.length === 0
             ? "No single place changes much."
             : `${hit.length === 1 ? "One place worse" : `${hit.length} places worse, most`}: ${hit

@@ -38,7 +38,7 @@ export function HeldPage() {
   return (
     <div className="lg:grid lg:min-h-[calc(100dvh-52px)] lg:grid-cols-[minmax(0,480px)_minmax(0,1fr)]">
       <main className="px-5 pt-3 pb-5">
-        <Heading>What is held?</Heading>
+        <Heading>What is held</Heading>
         <Where marks={marks} change={change} />
         <p className="mt-3 text-quiet">Then press a part of the body: once for held, again for free.</p>
         <div className="mt-3">

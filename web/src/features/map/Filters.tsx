@@ -1,3 +1,4 @@
+import { Popover } from "radix-ui";
 import { useMemo } from "react";
 import type { Schemas } from "../../api/client";
 import { FILTERS, type Filter } from "./marks";
@@ -32,11 +33,17 @@ export function Filters({ map }: { map: Schemas["Map"] }) {
   );
   const active = FILTERS.filter((name) => filter[name]).length;
   return (
-    <details className="mt-4" open={active > 0 || undefined}>
-      <summary className="font-semibold">
-        Show only{active > 0 && <span className="font-normal text-quiet">, {active} set</span>}
-      </summary>
-      <div className="mt-1 space-y-1.5">
+    <Popover.Root>
+      <Popover.Trigger className="word">
+        show only …{active > 0 && <span className="font-semibold text-ink"> {active} set</span>}
+      </Popover.Trigger>
+      <Popover.Content
+        align="end"
+        sideOffset={4}
+        collisionPadding={8}
+        aria-label="Show only"
+        className="z-20 w-80 max-w-[calc(100vw-16px)] space-y-1.5 border-2 border-ink bg-ground p-3"
+      >
         <Choice
           label="Level up to"
           value={filter.level}
@@ -82,8 +89,8 @@ export function Filters({ map }: { map: Schemas["Map"] }) {
             Show everything
           </button>
         )}
-      </div>
-    </details>
+      </Popover.Content>
+    </Popover.Root>
   );
 }
 

@@ -2,138 +2,124 @@ import { rollup } from "d3-array";
 import { memo } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
-import { hundred, KIND_LABEL, tenths } from "../../labels";
+import { KIND_LABEL, tenths } from "../../labels";
 import { settingQuery, useReview, type Overview } from "../odds";
-import { Filters } from "./Filters";
 import { findingPath, findingPlace } from "./holes";
-import { changedMost, NARROW, narrowest } from "./marks";
+import { NARROW } from "./marks";
 import { paths } from "./paths";
-import { placeTitle, reactionTitle } from "./titles";
+import { Shown } from "./Shown";
+import { reactionTitle } from "./titles";
+import { Tonight } from "./Tonight";
+import { useMarks } from "./useMarks";
 
-/** Beside the map: what changed most, what everything hangs on, the filters and the holes. */
+/** Beside the map: the place that is looked at, what to do tonight, what everything hangs on, the holes. */
 export function MapAside({
   map,
   odds,
-  was,
   gates,
+  shown,
 }: {
   map: Schemas["Map"];
   odds: Overview;
-  was?: Overview;
   gates?: Schemas["NarrowGates"];
+  /** The place that is looked at; before any is, the one that most hangs on. */
+  shown: string | undefined;
 }) {
+  const marks = useMarks(map, odds, gates);
+  const id = shown ?? gates?.gates[0]?.situation ?? map.situations[0]?.id;
   return (
-    <aside className="border-rule px-5 pb-6 lg:order-3 lg:border-l">
-      <ChangedOrNarrowest map={map} odds={odds} was={was} />
-      <HangsAndHoles map={map} gates={gates} />
+    <aside className="space-y-3 border-rule px-5 pt-2.5 pb-4 max-lg:border-t-2 max-lg:border-ink lg:border-l lg:px-4">
+      <div className="max-lg:hidden">
+        {id && <Shown id={id} map={map} odds={odds} {...marks.of(id)} hub={marks.hub(id)} />}
+      </div>
+      <Below map={map} gates={gates} />
+      <Forced odds={odds} />
     </aside>
   );
 }
 
-/** What changed most, or the narrowest places while nothing changes; always three lines, so that nothing jumps. */
-function ChangedOrNarrowest({ map, odds, was }: { map: Schemas["Map"]; odds: Overview; was?: Overview }) {
-  const changed = was ? changedMost(was.situations, odds.situations, 3) : [];
-  return (
-    <p className="mt-1 line-clamp-3 min-h-[3lh] text-quiet" aria-live="polite">
-      {changed.length > 0 ? (
-        <>
-          <span className="font-semibold text-ink">Changed most: </span>
-          {changed.map((c) => `${placeTitle(map, c.id)} ${c.after}, was ${c.before}`).join("; ")}.
-        </>
-      ) : (
-        <>
-          {forcedInWords(odds)}Narrowest:{" "}
-          {narrowest(odds.situations, 2)
-            .map((id) => `${placeTitle(map, id)} ${hundred(odds.situations[id]!.worth)}`)
-            .join("; ")}
-          .
-        </>
-      )}
-    </p>
-  );
-}
+const SHOWN = 3;
 
-/** "Whatever they do: guard from 6 places. " Nothing where nothing can be forced. */
-function forcedInWords(odds: Overview): string {
+/** Drawn again when the hand rests, not while it moves. */
+const Below = memo(function Below({ map, gates }: { map: Schemas["Map"]; gates?: Schemas["NarrowGates"] }) {
+  const [params] = useSearchParams();
+  const query = settingQuery(params);
+  const review = useReview(map);
+  const open = (review.data ?? []).filter((finding) => !finding.dismissed);
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-3 mid:max-lg:grid-cols-[repeat(3,minmax(0,1fr))]">
+      <Tonight map={map} gates={gates} query={query} />
+      <section aria-labelledby="hangs-on">
+        <h2
+          id="hangs-on"
+          className="flex items-baseline justify-between border-b-2 border-ink pb-1 text-base lg:text-[15px]"
+        >
+          <Link className="no-underline hover:underline" to={paths.gates(map.id) + query}>
+            Everything hangs on
+          </Link>
+          <span className="text-[13.5px] font-normal text-quiet">fewer without it</span>
+        </h2>
+        {gates?.gates.slice(0, NARROW).map((gate) => (
+          <Link
+            key={gate.reaction}
+            to={paths.situation(map.id, gate.situation) + query}
+            className="flex min-h-11 items-center gap-2 border-b border-rule no-underline hover:underline lg:min-h-7"
+          >
+            <span aria-hidden="true" className="h-5 w-[9px] shrink-0 border border-ink bg-signal" />
+            <span className="min-w-0 grow truncate">{reactionTitle(map, gate.reaction)}</span>
+            <span className="font-semibold">−{tenths(gate.lost)}</span>
+          </Link>
+        ))}
+      </section>
+      <section aria-labelledby="holes">
+        <h2
+          id="holes"
+          className="flex items-baseline justify-between border-b-2 border-ink pb-1 text-base lg:text-[15px]"
+        >
+          <Link className="no-underline hover:underline" to={paths.holes(map.id) + query}>
+            Holes
+          </Link>
+          <span className="text-[13.5px] font-normal text-quiet">more if mended</span>
+        </h2>
+        {review.data && open.length === 0 && (
+          <p className="mt-1 text-quiet">Every answer of theirs has been answered.</p>
+        )}
+        {open.slice(0, SHOWN).map((finding) => {
+          const gain = tenths(finding.gain ?? 0);
+          const { title } = findingPlace(map, finding);
+          return (
+            <Link
+              key={finding.kind + finding.place + (finding.response ?? "") + finding.reason}
+              to={findingPath(map, finding, query)}
+              title={finding.reason}
+              className="mt-1.5 flex min-h-11 items-center gap-2 px-2 no-underline outline-1 outline-rust outline-dashed hover:underline lg:min-h-6"
+            >
+              <span className="min-w-0 grow truncate">{title}</span>
+              {Number(gain) > 0 && <span className="font-semibold text-rust">+{gain}</span>}
+            </Link>
+          );
+        })}
+        {open.length > SHOWN && (
+          <p className="mt-1.5">
+            <Link className="word inline-flex items-center" to={paths.holes(map.id) + query}>
+              All {open.length} and the questions
+            </Link>
+          </p>
+        )}
+      </section>
+      <p className="text-quiet mid:max-lg:col-span-3">{map.about}</p>
+    </div>
+  );
+});
+
+/** What can be had from somebody who always finds the worst answer for you: "guard from 6 places". */
+function Forced({ odds }: { odds: Overview }) {
   const kinds = rollup(
     Object.values(odds.situations).filter((at) => at.forced && !at.stop),
     (places) => places.length,
     (at) => at.forced!,
   );
+  if (kinds.size === 0) return null;
   const told = [...kinds].map(([kind, places]) => `${KIND_LABEL[kind] ?? kind} from ${places} places`);
-  return told.length > 0 ? `Whatever they do: ${told.join(", ")}. ` : "";
-}
-
-/** Drawn again when the hand rests, not while it moves. */
-const HangsAndHoles = memo(function HangsAndHoles({
-  map,
-  gates,
-}: {
-  map: Schemas["Map"];
-  gates?: Schemas["NarrowGates"];
-}) {
-  const [params] = useSearchParams();
-  const review = useReview(map);
-  const to = (situation: string) => paths.situation(map.id, situation) + settingQuery(params);
-  const open = (review.data ?? []).filter((finding) => !finding.dismissed);
-  return (
-    <>
-      <h2 className="mt-1 text-base lg:text-[15px]">Everything hangs on</h2>
-      {gates?.gates.slice(0, NARROW).map((gate) => (
-        <Link
-          key={gate.reaction}
-          to={to(gate.situation)}
-          className="mt-1.5 block border-l-4 border-signal pl-3 no-underline hover:underline"
-        >
-          <span className="font-semibold">{reactionTitle(map, gate.reaction)}</span>
-          <span className="block text-quiet">Without it {tenths(gate.lost)} of 100 fewer.</span>
-        </Link>
-      ))}
-      <Filters map={map} />
-      <h2 className="mt-4 text-base lg:text-[15px]">
-        <Link className="no-underline hover:underline" to={paths.review(map.id) + settingQuery(params)}>
-          Holes
-        </Link>
-      </h2>
-      {review.data && open.length === 0 && (
-        <p className="mt-1 text-quiet">Every answer of theirs has been answered.</p>
-      )}
-      <Findings map={map} findings={open.slice(0, SHOWN)} query={settingQuery(params)} />
-      {open.length > SHOWN && (
-        <p className="mt-2">
-          <Link className="word" to={paths.review(map.id) + settingQuery(params)}>
-            All {open.length}
-          </Link>
-        </p>
-      )}
-      <p className="mt-4 text-quiet">{map.about}</p>
-    </>
-  );
-});
-
-const SHOWN = 3;
-
-function Findings({
-  map,
-  findings,
-  query,
-}: {
-  map: Schemas["Map"];
-  findings: Schemas["Finding"][];
-  query: string;
-}) {
-  return findings.map((finding) => {
-    const gain = tenths(finding.gain ?? 0);
-    return (
-      <Link
-        key={finding.kind + finding.place + (finding.response ?? "")}
-        to={findingPath(map, finding, query)}
-        className="block border-b border-rule py-2 no-underline hover:underline"
-      >
-        <span className="font-semibold">{findingPlace(map, finding).title}</span>
-        <span className="block text-quiet">{finding.reason}</span>
-        {Number(gain) > 0 && <span className="block font-semibold text-green">up to +{gain} if mended</span>}
-      </Link>
-    );
-  });
+  return <p className="text-quiet">Whatever they do: {told.join(", ")}.</p>;
 }

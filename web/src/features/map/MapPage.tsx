@@ -1,49 +1,57 @@
 import { Link } from "react-router";
 import { type Schemas } from "../../api/client";
 import { hundred } from "../../labels";
-import { Gate } from "../../ui/Gate";
+import { Heading } from "../../ui/Heading";
 import { NotSolved } from "../../ui/Notice";
-import { OddsControls, useAim, useGates, useMoving, useOverview, useWas, type Overview } from "../odds";
-import { MapAside } from "./MapAside";
+import { difference, Gate } from "../../ui/Gate";
+import { together, Waiting } from "../../ui/Waiting";
+import { useWide } from "../../ui/media";
+import { useAim, useGates, useMoving, useOverview, SettingLine, type Overview } from "../odds";
+import { CompareWith, useBeside, type Beside } from "./beside";
+import { Filters } from "./Filters";
 import { Grid } from "./Grid";
+import { MapAside } from "./MapAside";
+import { MapOnPhone } from "./MapOnPhone";
 import { useMap } from "./map";
 import { paths } from "./paths";
-import { Heading } from "../../ui/Heading";
-import { together, Waiting } from "../../ui/Waiting";
+import { useExplained } from "./explained";
 
 /** Families as rows, lateness as columns, every situation a gate as wide as its odds. */
 export function MapPage() {
   const map = useMap();
   const odds = useOverview(map.data);
-  const was = useWas(odds.data);
+  const beside = useBeside(map.data, odds.data);
   const gates = useGates(map.data);
   const moving = useMoving();
+  const explained = useExplained();
+  const wide = useWide();
   const ready = together({ map, odds });
   if (!ready.data) return <Waiting what="Solving the map" on={ready} />;
   const data = ready.data;
   if (!data.odds.converged) return <NotSolved />;
   if (data.map.situations.length === 0) return <EmptyMap map={data.map} />;
   return (
-    <div data-moving={moving || undefined} className="lg:grid lg:grid-cols-[minmax(0,1fr)_272px]">
-      <div className="border-rule px-5 pt-2.5 pb-1 lg:order-2 lg:row-start-1 lg:border-l">
-        <Start map={data.map} odds={data.odds} was={was} />
-        <div className="mt-2">
-          <OddsControls map={data.map} stacked />
-        </div>
+    <div data-moving={moving || undefined}>
+      <div className="flex flex-wrap items-center gap-x-4 border-b border-rule px-5 max-lg:py-1 lg:min-h-8">
+        <Start map={data.map} odds={data.odds} beside={beside} />
+        <SettingLine map={data.map}>
+          <CompareWith map={data.map} beside={beside} />
+          <Filters map={data.map} />
+        </SettingLine>
       </div>
-      <main className="min-w-0 px-5 pb-2 lg:order-1 lg:row-span-2 lg:row-start-1">
-        <Heading size="unseen">{data.map.title}</Heading>
-        <Grid map={data.map} odds={data.odds} was={was} gates={gates.data} />
-      </main>
-      <MapAside map={data.map} odds={data.odds} was={was} gates={gates.data} />
+      <div className="lg:grid lg:grid-cols-[minmax(0,1fr)_285px]">
+        <main className="min-w-0 px-5 pb-2">
+          <Heading size="unseen">Places</Heading>
+          {wide ? (
+            <Grid map={data.map} odds={data.odds} beside={beside} gates={gates.data} explained={explained} />
+          ) : (
+            <MapOnPhone map={data.map} odds={data.odds} beside={beside} />
+          )}
+        </main>
+        <MapAside map={data.map} odds={data.odds} gates={gates.data} shown={explained.at?.situation} />
+      </div>
     </div>
   );
-}
-
-interface View {
-  map: Schemas["Map"];
-  odds: Overview;
-  was?: Overview;
 }
 
 function EmptyMap({ map }: { map: Schemas["Map"] }) {
@@ -63,29 +71,27 @@ function EmptyMap({ map }: { map: Schemas["Map"] }) {
   );
 }
 
-function Start({ map, odds, was }: View) {
+/** The number of the whole map, in one line. */
+function Start({ map, odds, beside }: { map: Schemas["Map"]; odds: Overview; beside: Beside }) {
   const aim = useAim(map);
+  const by = beside.odds ? difference(beside.odds.start, odds.start) : "";
   return (
-    <>
-      <p className="flex items-center gap-2.5">
-        <span className="text-[44px] leading-none font-bold" style={{ fontStretch: "78%" }}>
-          {hundred(odds.start)}
-        </span>
-        <span className="leading-tight">
-          {startInWords(
-            aim,
-            was && hundred(was.start) !== hundred(odds.start) ? hundred(was.start) : undefined,
-          )}
-        </span>
-      </p>
-      <Gate worth={odds.start} height={9} className="mt-1.5" />
-    </>
+    <p className="flex items-center gap-2.5" data-testid="start">
+      <span className="text-[26px] leading-none font-bold" style={{ fontStretch: "78%" }}>
+        {hundred(odds.start)}
+      </span>
+      <Gate
+        worth={odds.start}
+        beside={beside.odds?.start}
+        height={12}
+        className="w-[70px] shrink-0 mid:w-[110px]"
+      />
+      <span className="font-semibold">
+        {aim?.chance
+          ? `of 100 starts reach ${aim.title.toLowerCase()}`
+          : `of 100 by ${(aim?.title ?? "").toLowerCase()}`}
+        {by && <span className="font-normal text-quiet"> ({by})</span>}
+      </span>
+    </p>
   );
-}
-
-function startInWords(aim: Schemas["Aim"] | undefined, was: number | undefined): string {
-  const change = was === undefined ? "" : `, was ${was}`;
-  return aim?.chance
-    ? `of 100 starts reach ${aim.title.toLowerCase()}${change}`
-    : `of 100 by ${(aim?.title ?? "").toLowerCase()}${change}`;
 }

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useParams } from "react-router";
 import { askAgain } from "../../api/askAgain";
+import { tellChange } from "./changes";
 import { api, unwrap, type Schemas } from "../../api/client";
 
 /** All maps, those put away too. */
@@ -29,6 +30,7 @@ export function useTaken(mapId: string) {
   return async (map: Schemas["Map"]) => {
     await queries.cancelQueries({ queryKey: ["map", mapId] });
     queries.setQueryData(["map", mapId], map);
+    tellChange(mapId);
   };
 }
 

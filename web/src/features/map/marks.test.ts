@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import type { Schemas } from "../../api/client";
 import type { Overview } from "../odds";
 import { holesOf } from "./holes";
-import { changedMost, hubsOf, isWithin, narrowest, shownBy } from "./marks";
+import { changedMost, hubsOf, isWithin, shownBy } from "./marks";
 
 const technique = (id: string, more: Partial<Schemas["Technique"]> = {}) =>
   ({
@@ -116,14 +116,5 @@ describe("holes", () => {
       two: "2 of their answers have no answer yet.",
       mute: "A reaction without any response of theirs.",
     });
-  });
-});
-
-describe("the narrowest", () => {
-  it("are the places worth least, and no more than asked for", () => {
-    const now = { wide: { worth: 0.9 }, shut: { worth: 0 }, narrow: { worth: 0.1 } };
-    expect(narrowest(now, 2)).toEqual(["shut", "narrow"]);
-    expect(narrowest(now, 9)).toEqual(["shut", "narrow", "wide"]);
-    expect(narrowest({}, 3)).toEqual([]);
   });
 });

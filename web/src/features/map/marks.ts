@@ -72,11 +72,3 @@ export function changedMost(
     .sort((a, b) => Math.abs(b.after - b.before) - Math.abs(a.after - a.before))
     .slice(0, most);
 }
-
-/** The situations worth least, the worst first. */
-export function narrowest(now: Record<string, { worth: number }>, most: number): string[] {
-  return Object.entries(now)
-    .sort(([, a], [, b]) => a.worth - b.worth)
-    .slice(0, most)
-    .map(([id]) => id);
-}

@@ -7,9 +7,8 @@ export const paths = {
   gates: (mapId: string) => `/map/${mapId}/gates`,
   flow: (mapId: string) => `/map/${mapId}/flow`,
   held: (mapId: string) => `/map/${mapId}/held`,
-  principles: (mapId: string) => `/map/${mapId}/principles`,
-  review: (mapId: string) => `/map/${mapId}/review`,
-  questions: (mapId: string) => `/map/${mapId}/questions`,
+  stances: (mapId: string) => `/map/${mapId}/stances`,
+  holes: (mapId: string) => `/map/${mapId}/holes`,
   history: (mapId: string) => `/map/${mapId}/history`,
   workshop: (mapId: string, list: PartList = "situations") => `/map/${mapId}/workshop/${list}`,
   /** The workshop with a part opened; `query` is that of the setting. */

@@ -7,24 +7,20 @@ import { useAim } from "./odds";
 import { matchupOf, useSetting } from "./setting";
 
 /** Partner's read, late start and aim; everything re-solves while they move. */
-export function OddsControls({ map, stacked = false }: { map: Schemas["Map"]; stacked?: boolean }) {
+export function OddsControls({ map }: { map: Schemas["Map"] }) {
   const aim = useAim(map);
   const [setting, change, drag] = useSetting();
   // What is under the hand belongs to this page; another one begins with what its address says.
   useEffect(() => letGo, []);
   return (
-    <div
-      className={`grid gap-x-6 gap-y-1 md:grid-cols-2 ${stacked ? "lg:grid-cols-1 lg:gap-y-0" : "lg:grid-cols-[minmax(0,0.85fr)_minmax(0,1.4fr)_minmax(0,0.9fr)_minmax(0,0.8fr)]"}`}
-    >
+    <div className="grid gap-x-6 gap-y-1 md:grid-cols-2 lg:grid-cols-[minmax(0,0.85fr)_minmax(0,1.4fr)_minmax(0,1.1fr)_minmax(0,0.8fr)]">
       <Pick
         label="Matchup"
-        beside={stacked}
         value={matchupOf(map, setting)?.id ?? ""}
         options={map.matchups}
         onChange={(id) => change({ matchup: id })}
       />
       <Measure
-        stacked={stacked}
         label="Partner’s read"
         words={readInWords(setting.read)}
         value={setting.read}
@@ -34,7 +30,6 @@ export function OddsControls({ map, stacked = false }: { map: Schemas["Map"]; st
         onChange={(read) => drag("read", read)}
       />
       <Measure
-        stacked={stacked}
         label="Starts late by"
         words={seconds(setting.late)}
         value={setting.late}
@@ -43,13 +38,7 @@ export function OddsControls({ map, stacked = false }: { map: Schemas["Map"]; st
         step={0.1}
         onChange={(late) => drag("late", late)}
       />
-      <Pick
-        label="Aim"
-        beside={stacked}
-        value={aim?.id ?? ""}
-        options={map.aims}
-        onChange={(id) => change({ aim: id })}
-      />
+      <Pick label="Aim" value={aim?.id ?? ""} options={map.aims} onChange={(id) => change({ aim: id })} />
     </div>
   );
 }
@@ -59,19 +48,16 @@ function Pick({
   value,
   options,
   onChange,
-  beside,
 }: {
   label: string;
-  /** The name stands beside the choice on the desk too, not over it. */
-  beside: boolean;
   value: string;
   options: { id: string; title: string }[];
   onChange: (id: string) => void;
 }) {
   if (options.length === 0) return null;
   return (
-    <label className={`flex min-w-0 items-center gap-3 ${beside ? "" : "lg:block"}`}>
-      <span className={`block shrink-0 text-quiet ${beside ? "w-20" : "max-lg:w-20"}`}>{label}</span>
+    <label className="flex min-w-0 items-center gap-3 lg:block">
+      <span className="block shrink-0 text-quiet max-lg:w-20">{label}</span>
       <select
         className="box font-semibold lg:-ml-[5px] lg:min-h-0 lg:border-transparent lg:bg-transparent lg:p-0"
         value={value}

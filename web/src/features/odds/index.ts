@@ -1,4 +1,7 @@
 export { OddsControls } from "./OddsControls";
+export { useFrozenOrder } from "./order";
+export { Reorder } from "./Reorder";
+export { SettingLine } from "./SettingLine";
 export {
   useAim,
   useExplanation,
@@ -8,7 +11,9 @@ export {
   useOdds,
   useOddsSoon,
   useOtherOdds,
+  useOtherOverview,
   useOverview,
+  useQuestions,
   useRestAdvice,
   useReview,
   useStances,

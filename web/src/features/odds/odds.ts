@@ -1,5 +1,5 @@
 import { keepPreviousData, queryOptions, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { api, unwrap, type Schemas } from "../../api/client";
 import { runToEnd, type Progress } from "../../api/run";
 import { useSetting, useWrittenSetting, type Setting } from "./setting";
@@ -66,6 +66,15 @@ export function useOverview(map: Schemas["Map"] | undefined) {
   return useSolved(map, OVERVIEW);
 }
 
+/** The whole map under another setting than the one in the address, to lay beside it. */
+export function useOtherOverview(map: Schemas["Map"] | undefined, other: Partial<Setting> | undefined) {
+  const setting = useWrittenSetting();
+  return useQuery({
+    ...solvedQuery(map, { ...setting, ...other }, OVERVIEW),
+    enabled: map !== undefined && other !== undefined,
+  });
+}
+
 /** Asks for the odds when they are about to be wanted. */
 export function useOddsSoon(map: Schemas["Map"]): () => void {
   const queries = useQueryClient();
@@ -78,10 +87,8 @@ export function useAim(map: Schemas["Map"] | undefined): Schemas["Aim"] | undefi
   return map && (indexOf(map).aim(setting.aim) ?? map.aims[0]);
 }
 
-const SHOWN_FOR = 4000;
-
-/** The odds as they were before the present burst of changes; undefined again a few seconds after the last one. */
-export function useWas<T extends object>(odds: T | undefined): T | undefined {
+/** The odds as they were before they were changed here, until that is cleared. */
+export function useWas<T extends object>(odds: T | undefined): { was: T | undefined; clear: () => void } {
   const [seen, setSeen] = useState(odds);
   const [was, setWas] = useState<T>();
   // While drawing, not after it: everything would be drawn twice at every step of a slider.
@@ -89,11 +96,7 @@ export function useWas<T extends object>(odds: T | undefined): T | undefined {
     setSeen(odds);
     if (odds && seen && !was) setWas(seen);
   }
-  useEffect(() => {
-    const timer = setTimeout(() => setWas(undefined), SHOWN_FOR);
-    return () => clearTimeout(timer);
-  }, [odds]);
-  return was;
+  return { was, clear: () => setWas(undefined) };
 }
 
 /** Something computed for a map under the setting at rest; the last answer stays on screen until the next is there. */
@@ -141,6 +144,13 @@ export function useGates(map: Schemas["Map"] | undefined) {
 /** The map's weaknesses, those that cost most first. */
 export function useReview(map: Schemas["Map"] | undefined) {
   return useRun("review", map, (run) => run.findings);
+}
+
+/** Everything that nobody has answered, by what an answer would be worth. */
+export function useQuestions(map: Schemas["Map"] | undefined) {
+  return useComputed("questions", map, (params, signal) =>
+    unwrap(api.GET("/api/maps/{mapId}/questions", { params, signal })),
+  );
 }
 
 /** What a late start costs. */

@@ -102,6 +102,67 @@ export function StepStrip({
   );
 }
 
+/** The same in one look: the pictures beside each other, each with its steps under it. */
+export function StepRow({
+  map,
+  from,
+  to,
+  steps,
+}: {
+  map: Schemas["Map"];
+  from: string;
+  to: string;
+  steps: ReactNode[];
+}) {
+  const begins = usePicture(map, from);
+  const lands = usePicture(map, to);
+  const isDrawn = begins !== undefined && lands !== undefined;
+  const way = useWay(map, from, to, isDrawn);
+  const drawings = way.data?.drawings ?? [];
+  if (!isDrawn || steps.length === 0 || way.isError) return null;
+  const parts = shared(steps, Math.max(drawings.length, 1));
+  const last = drawings.length - 1;
+  const box = {
+    width: Math.max(...drawings.map((d) => d.width), 1),
+    height: Math.max(...drawings.map((d) => d.height), 1),
+  };
+  return (
+    // As high before it is drawn as after it, so that nothing under it moves.
+    <ol className="grid min-h-[176px] auto-cols-fr grid-flow-col gap-x-4" aria-label="How it is done">
+      {drawings.map((drawing, i) => (
+        <li key={i} className="min-w-0 border-t border-ink pt-1">
+          <TwoBodies
+            picture={{
+              ...drawing,
+              title: "",
+              says: "",
+              near: i === last ? way.data?.nearAfter : way.data?.near,
+              drawing: "",
+              swapped: false,
+            }}
+            held={
+              i === 0
+                ? indexOf(map).situation(from)?.held
+                : i === last
+                  ? indexOf(map).situation(to)?.held
+                  : {}
+            }
+            says=""
+            width={180}
+            box={box}
+            className="h-[112px] w-full wide:h-[170px]"
+          />
+          {parts[i]?.map((step, line) => (
+            <p key={line} className="leading-snug">
+              <span className="font-semibold">{parts.slice(0, i).flat().length + line + 1}</span> {step}
+            </p>
+          ))}
+        </li>
+      ))}
+    </ol>
+  );
+}
+
 function Steps({ steps, first }: { steps: ReactNode[]; first: number }) {
   return (
     <ol className="list-decimal space-y-0.5 pl-5" start={first + 1}>

@@ -6,15 +6,29 @@ import { PlacePicture } from "./PlacePicture";
 import { useAbove, usePicture } from "./pictures";
 
 /** The picture of a place, with the view from above as an inset where somebody asks for it. */
-export function TwoViews({ map, place }: { map: Schemas["Map"]; place: string }) {
+export function TwoViews({
+  map,
+  place,
+  low = false,
+}: {
+  map: Schemas["Map"];
+  place: string;
+  /** There is little height for it. */
+  low?: boolean;
+}) {
   const [above, setAbove] = useState(false);
   const seen = useAbove(map, place, above);
   const picture = usePicture(map, place);
   if (!picture) return null;
   return (
     <div>
-      <PlacePicture map={map} place={place} width={340} className="mx-auto max-h-[340px] w-full" />
-      <div className="flex items-start justify-between gap-3">
+      <PlacePicture
+        map={map}
+        place={place}
+        width={340}
+        className={`mx-auto w-full ${low ? "max-h-[190px]" : "max-h-[340px]"}`}
+      />
+      <div className="flex items-start justify-between gap-3 max-mid:-mt-8">
         {above && seen.data && (
           <TwoBodies
             picture={{ ...picture, ...seen.data, drawing: "", swapped: false }}

@@ -5,7 +5,7 @@ import { hundred, tenths } from "../../labels";
 import { Gate } from "../../ui/Gate";
 import { Refused } from "../../ui/Notice";
 import { paths, placeTitle, reactionTitle, useMap, useMapChange } from "../map";
-import { OddsControls, settingQuery, useSetting, useStances } from "../odds";
+import { SettingLine, settingQuery, useSetting, useStances } from "../odds";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
 import { indexOf } from "../../model/mapIndex";
@@ -20,8 +20,8 @@ export function PrinciplesPage() {
   const loaded = data.map;
   return (
     <main className="px-5 pt-2 pb-12">
-      <OddsControls map={loaded} />
-      <Heading className="mt-3">Where good coaches disagree</Heading>
+      <SettingLine map={loaded} />
+      <Heading className="mt-3">Stances</Heading>
       <p className="max-w-3xl text-quiet">
         Each figure is the whole map with that stance taken, of 100 starts, under the matchup above. Trying a
         stance changes nothing for anybody else; taking it for the house does.

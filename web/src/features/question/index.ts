@@ -1,3 +1,2 @@
-export { AskBox } from "./AskBox";
-export { useSendingAgain } from "./asked";
-export { QuestionsPage } from "./QuestionsPage";
+export { useAsk, useSendingAgain } from "./asked";
+export { Questions } from "./Questions";

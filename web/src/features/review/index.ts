@@ -1,1 +1,1 @@
-export { ReviewPage } from "./ReviewPage";
+export { HolesPage } from "./HolesPage";

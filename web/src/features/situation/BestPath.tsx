@@ -33,7 +33,7 @@ export function BestPath({
   );
   if (!previous && !next) return null;
   return (
-    <nav aria-label="Along the best path" className="flex flex-wrap gap-x-6 border-b border-rule py-1.5">
+    <nav aria-label="Along the best path" className="mt-4 flex flex-wrap gap-x-6 border-t border-rule py-1.5">
       {previous && (
         <Link className="no-underline hover:underline" to={to(previous)}>
           <kbd className="key mr-1.5 font-sans">←</kbd>

@@ -38,7 +38,7 @@ function DoNot({
     <section
       id={reaction.id}
       tabIndex={-1}
-      className="scroll-mt-4 border-b border-rule py-3"
+      className="group/answer border-b border-rule py-3"
       aria-label={`Do not: ${title}`}
     >
       <div className="flex flex-wrap items-baseline gap-x-3">
@@ -53,7 +53,7 @@ function DoNot({
         </h3>
         <button
           type="button"
-          className="word"
+          className="word edit-word"
           aria-label={`Edit ${title}`}
           onClick={() => setEditing(!editing)}
         >
@@ -76,7 +76,7 @@ function DoNot({
       ) : (
         <button
           type="button"
-          className="word mt-1 lg:ml-[34px]"
+          className="word edit-word mt-1 lg:ml-[34px]"
           aria-label={`Add what they do about ${title}`}
           onClick={() => setAdding(true)}
         >

@@ -1,22 +1,42 @@
-import { useState, type ReactNode } from "react";
+import { useRef, useState, type ReactNode } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
-import { hundred, seconds } from "../../labels";
+import { hundred, seconds, tenths } from "../../labels";
+import { indexOf } from "../../model/mapIndex";
 import { hasDraft } from "../../ui/draft";
-import { Gate, narrowness, Odds } from "../../ui/Gate";
+import { difference, Gate, narrowness, Odds } from "../../ui/Gate";
 import { Caution } from "../../ui/Notice";
-import { closedInWords, insteadInWords, lowerFirst, paths, placeTitle, techniqueOf, theyDo } from "../map";
-import { settingQuery } from "../odds";
+import { useWide } from "../../ui/media";
+import {
+  closedInWords,
+  insteadInWords,
+  lowerFirst,
+  NARROW,
+  paths,
+  placeTitle,
+  techniqueOf,
+  theyDo,
+} from "../map";
+import { settingQuery, useGates } from "../odds";
 import { LandingPreview } from "../picture";
 import { isSituation, likelihoodText } from "./places";
 import { ReactionForm, reactionKey } from "./ReactionForm";
 import { ResponseForm, responseKey } from "./ResponseForm";
-import { forWhom, Teaching } from "./Teaching";
+import { forWhom, Steps, Teaching } from "./Teaching";
+import { TheyLine } from "./TheyLine";
 import { Why } from "./Why";
-import { Window } from "./Window";
-import { indexOf } from "../../model/mapIndex";
 
-/** One reaction with its gate, its window against the clock, and everything they do about it. */
+/** True while something typed about an answer, or about what they do about it, waits to be saved. */
+export function isDrafted(map: Schemas["Map"], reaction: string): boolean {
+  const responses = indexOf(map).reaction(reaction)?.responses ?? [];
+  return [
+    reactionKey(map, reaction),
+    responseKey(map, reaction),
+    ...responses.map((response) => responseKey(map, reaction, response.id)),
+  ].some(hasDraft);
+}
+
+/** One reaction: a line with its gate; open, how it is done and everything they do about it. */
 export function ReactionBlock({
   map,
   situation,
@@ -25,87 +45,190 @@ export function ReactionBlock({
   was,
   rank,
   best,
+  open,
+  turn,
 }: {
   map: Schemas["Map"];
   situation: Schemas["Situation"];
   reaction: Schemas["Reaction"];
   odds: Schemas["ReactionOdds"];
-  was?: Schemas["ReactionOdds"];
+  /** What it was worth before something changed here. */
+  was?: number;
   rank: number;
   /** The answer to choose here, if there is one. */
   best: string | null | undefined;
+  open: boolean;
+  /** Opens it, or makes it a line. */
+  turn: () => void;
 }) {
-  const [editing, setEditing] = useState(() => hasDraft(reactionKey(map, reaction.id)));
-  const [adding, setAdding] = useState(() => hasDraft(responseKey(map, reaction.id)));
   const technique = techniqueOf(map, reaction);
   const title = technique?.title ?? reaction.technique;
+  const by = was === undefined ? "" : difference(was, odds.worth);
+  const hangs = useGates(map)
+    .data?.gates.slice(0, NARROW)
+    .find((gate) => gate.reaction === reaction.id);
   return (
     <section
       id={reaction.id}
       tabIndex={-1}
-      className="scroll-mt-4 border-b border-rule py-3"
+      className={`group/answer relative border-b border-rule ${open ? "pt-1.5 pb-1" : ""}`}
       aria-label={title}
     >
-      <div className={`flex flex-wrap items-baseline gap-x-3 ${odds.usable ? "" : "text-quiet"}`}>
-        <span className="key" aria-hidden="true">
-          {rank}
-        </span>
-        <h3 className="min-w-0 text-[17px]" style={odds.known ? narrowness(odds.worth) : undefined}>
-          {title}
-        </h3>
+      {hangs && (
+        <span
+          aria-hidden="true"
+          className="absolute inset-y-1 -left-[17px] w-[10px] border border-ink bg-signal max-mid:hidden"
+        />
+      )}
+      <div className="flex min-h-11 items-center gap-x-3 max-mid:flex-wrap lg:min-h-8">
         <button
           type="button"
-          className="word"
+          aria-expanded={open}
+          aria-label={`${rank}: ${title}`}
+          className={`flex min-h-11 min-w-0 grow basis-0 items-center gap-x-3 text-left lg:min-h-8 ${odds.usable ? "" : "text-quiet"}`}
+          onClick={turn}
+        >
+          <span className="key shrink-0" aria-hidden="true">
+            {rank}
+          </span>
+          <span
+            className={`min-w-0 font-semibold ${open ? "text-[18px]" : "text-[15px] mid:truncate lg:max-w-[75%] lg:shrink-0"}`}
+            style={odds.known ? narrowness(odds.worth) : undefined}
+          >
+            {title}
+          </span>
+          {!open && reaction.when && (
+            <span className="min-w-0 shrink-[9] truncate text-quiet max-lg:hidden">
+              when {lowerFirst(reaction.when)}
+            </span>
+          )}
+          {!open && (
+            <span className="ml-auto shrink-0 text-quiet max-lg:hidden">{seconds(reaction.seconds)}</span>
+          )}
+        </button>
+        {open && hangs && (
+          <span className="border border-ink bg-signal px-1.5 text-on-signal">
+            the map hangs on it: −{tenths(hangs.lost)} without
+          </span>
+        )}
+        {!open && odds.usable && odds.known && (
+          <Gate
+            worth={odds.worth}
+            beside={was}
+            className="w-[90px] shrink-0 max-mid:order-last max-mid:w-full lg:w-[150px]"
+          />
+        )}
+        {!open && !odds.usable && <span className="shrink-0 text-rust">closed</span>}
+        <span className="w-14 shrink-0 text-right">
+          {odds.known ? (
+            <Odds worth={odds.worth} by={by} className="text-[17px]" />
+          ) : (
+            <span className="text-quiet">not yet</span>
+          )}
+        </span>
+      </div>
+      {open && (
+        <Opened
+          map={map}
+          situation={situation}
+          reaction={reaction}
+          odds={odds}
+          was={was}
+          rank={rank}
+          best={best}
+          title={title}
+        />
+      )}
+    </section>
+  );
+}
+
+/** An answer that is looked at: when, how, what they do about it, why it is worth that. */
+function Opened({
+  map,
+  situation,
+  reaction,
+  odds,
+  was,
+  rank,
+  best,
+  title,
+}: {
+  map: Schemas["Map"];
+  situation: Schemas["Situation"];
+  reaction: Schemas["Reaction"];
+  odds: Schemas["ReactionOdds"];
+  was?: number;
+  rank: number;
+  best: string | null | undefined;
+  title: string;
+}) {
+  const [editing, setEditing] = useState(() => hasDraft(reactionKey(map, reaction.id)));
+  const [adding, setAdding] = useState(() => hasDraft(responseKey(map, reaction.id)));
+  const technique = techniqueOf(map, reaction);
+  const wide = useWide();
+  const lands = mostlyLands(odds);
+  const block = useRef<HTMLDivElement>(null);
+  /** The focus goes to what changed: the form is gone with whatever had it. */
+  const done = (close: (open: boolean) => void) => {
+    close(false);
+    block.current?.closest("section")?.focus();
+  };
+  return (
+    <div ref={block} className="lg:pl-[34px]">
+      {odds.known && <Gate worth={odds.worth} beside={was} height={10} className="mid:hidden" />}
+      <div className="flex items-baseline gap-x-3">
+        <p className="min-w-0 grow">
+          {reaction.when && (
+            <>
+              <span className="font-semibold">When</span> {lowerFirst(reaction.when)}
+            </>
+          )}
+        </p>
+        <button
+          type="button"
+          className="word edit-word"
           aria-label={`Edit ${title}`}
           onClick={() => setEditing(!editing)}
         >
           Edit
         </button>
-        {odds.known ? (
-          <Odds worth={odds.worth} was={was?.worth} className="ml-auto text-[18px]" />
-        ) : (
-          <span className="ml-auto text-quiet">not yet known</span>
-        )}
       </div>
-      {odds.known && <Gate worth={odds.worth} height={9} className="mt-1" />}
-      {reaction.when && (
-        <p className="mt-1 lg:pl-[34px]">
-          <span className="font-semibold">When</span> {lowerFirst(reaction.when)}
-        </p>
-      )}
       {odds.usable ? (
         <Working map={map} situation={situation} reaction={reaction} odds={odds} />
       ) : (
-        <p className="mt-1 text-rust lg:pl-[34px]">
+        <p className="text-rust">
           Closed {closedInWords(map, reaction, odds.closedBy)}
           {insteadInWords(map, odds.closedBy, best)}.
         </p>
       )}
       {technique && technique.cautions.length > 0 && (
-        <div className="mt-1.5 space-y-1 lg:ml-[34px]">
+        <div className="mt-1 space-y-1">
           {technique.cautions.map((caution) => (
             <Caution key={caution}>{caution}</Caution>
           ))}
         </div>
       )}
-      {editing && <ReactionForm map={map} reaction={reaction} onDone={() => setEditing(false)} />}
+      {editing && <ReactionForm map={map} reaction={reaction} onDone={() => done(setEditing)} />}
+      {technique && wide && rank === 1 && lands !== undefined && (
+        <div className="mt-2">
+          <Steps map={map} technique={technique} from={situation.id} to={lands} />
+        </div>
+      )}
       {odds.responses.length === 0 && (
         <p className="mt-2 text-rust">What do they do about it? Nobody has said yet.</p>
       )}
-      <Responses map={map} reaction={reaction} odds={odds} className="mt-1.5 lg:pl-[34px]" />
-      <div className="mt-1 flex flex-wrap gap-x-6 lg:pl-[34px]">
-        <button
-          type="button"
-          className="word"
-          aria-label={`Add what they do about ${title}`}
-          onClick={() => setAdding(true)}
-        >
-          Add what they do
-        </button>
+      <Responses map={map} reaction={reaction} odds={odds} className="mt-1" />
+      {adding ? (
+        <ResponseForm map={map} reaction={reaction.id} onDone={() => done(setAdding)} />
+      ) : (
+        <TheyLine map={map} reaction={reaction} title={title} more={() => setAdding(true)} />
+      )}
+      <div className="flex flex-wrap gap-x-6">
         {technique && (
           <Disclosure title="How it is done">
             <p className="mb-1 text-quiet">{forWhom(technique)}</p>
-            <Teaching map={map} technique={technique} from={situation.id} to={mostlyLands(odds)} />
+            <Teaching map={map} technique={technique} from={situation.id} to={lands} />
           </Disclosure>
         )}
         {odds.usable && odds.known && (
@@ -114,14 +237,11 @@ export function ReactionBlock({
           </Disclosure>
         )}
       </div>
-      {adding && (
-        <div className="lg:pl-[34px]">
-          <ResponseForm map={map} reaction={reaction.id} onDone={() => setAdding(false)} />
-        </div>
-      )}
-    </section>
+    </div>
   );
 }
+
+const isLate = (map: Schemas["Map"], place: string) => indexOf(map).situation(place)?.stage === "last-chance";
 
 /** Where it leads most often, of what has an answer. */
 function mostlyLands(odds: Schemas["ReactionOdds"]): string | undefined {
@@ -167,14 +287,17 @@ function Working({
 }) {
   const needs = needsInWords(map, reaction.needs);
   return (
-    <div className="mt-1 flex flex-wrap items-center gap-x-5 gap-y-1 text-quiet lg:pl-[34px]">
-      {needs && <span>{needs}</span>}
-      <span>
-        {likelihoodText(reaction.works, true)} gets going · {seconds(reaction.seconds)}
-      </span>
-      {situation.clock && <Window takes={odds.takes} mean={situation.clock.seconds} inTime={odds.inTime} />}
-      <span>when stuffed: {lowerFirst(placeTitle(map, reaction.stuffed ?? situation.id))}</span>
-    </div>
+    <p className="text-quiet">
+      {[
+        needs,
+        `${likelihoodText(reaction.works, true)} gets going`,
+        seconds(reaction.seconds),
+        situation.clock && `in time ${hundred(odds.inTime)} of 100`,
+        `when stuffed: ${lowerFirst(placeTitle(map, reaction.stuffed ?? situation.id))}`,
+      ]
+        .filter(Boolean)
+        .join(" · ")}
+    </p>
   );
 }
 
@@ -223,18 +346,30 @@ function ResponseRow({
 }) {
   const [editing, setEditing] = useState(() => hasDraft(responseKey(map, reaction.id, response.id)));
   const [params] = useSearchParams();
+  const row = useRef<HTMLLIElement>(null);
   const doing = theyDo(response.cue);
   if (editing) {
     return (
       <li>
-        <ResponseForm map={map} reaction={reaction.id} response={response} onDone={() => setEditing(false)} />
+        <ResponseForm
+          map={map}
+          reaction={reaction.id}
+          response={response}
+          onDone={() => {
+            setEditing(false);
+            // The focus goes to what changed, once it is there again.
+            requestAnimationFrame(() => row.current?.focus());
+          }}
+        />
       </li>
     );
   }
   const landing = placeTitle(map, odds.lands);
   return (
     <li
-      className={`grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-3 gap-y-0.5 px-2 py-1 sm:grid-cols-[minmax(0,1.5fr)_76px_minmax(0,1fr)_64px_30px_36px] ${
+      ref={row}
+      tabIndex={-1}
+      className={`group/they grid min-h-11 grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3 px-2 lg:min-h-[26px] lg:grid-cols-[minmax(0,1.5fr)_80px_minmax(0,1fr)_92px_30px_50px] ${
         odds.answered ? "" : "outline-1 outline-rust outline-dashed"
       }`}
     >
@@ -247,11 +382,11 @@ function ResponseRow({
           doing
         )}
       </span>
-      <span className="text-quiet max-sm:text-right" title={`${hundred(odds.chance)} of 100 by habit`}>
+      <span className="text-quiet max-lg:text-right" title={`${hundred(odds.chance)} of 100 by habit`}>
         {likelihoodText(response.often, false)}
       </span>
       {!odds.answered ? (
-        <span className="font-semibold text-rust sm:col-span-3">no answer yet</span>
+        <span className="font-semibold text-rust lg:col-span-3">no answer yet</span>
       ) : (
         <>
           <span className="min-w-0">
@@ -269,13 +404,13 @@ function ResponseRow({
               landing
             )}
           </span>
-          <Gate worth={odds.worth} className="max-sm:hidden" />
+          <Gate worth={odds.worth} late={isLate(map, odds.lands)} className="max-lg:hidden" />
           <Odds worth={odds.worth} className="text-right" />
         </>
       )}
       <button
         type="button"
-        className="word justify-self-end max-sm:col-start-2"
+        className={`word justify-self-end max-lg:col-start-2 ${odds.answered ? "edit-word" : ""}`}
         aria-label={`${odds.answered ? "Edit" : "Answer"}: ${doing}`}
         onClick={() => setEditing(true)}
       >

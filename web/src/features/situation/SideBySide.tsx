@@ -3,7 +3,7 @@ import type { Schemas } from "../../api/client";
 import { closedInWords, placeTitle, techniqueOf } from "../map";
 import { PlacePicture } from "../picture";
 import { hundred } from "../../labels";
-import { Gate } from "../../ui/Gate";
+import { difference, Gate } from "../../ui/Gate";
 import { matchupOf, useOtherOdds, useSetting, type Setting } from "../odds";
 import { indexOf } from "../../model/mapIndex";
 import { useAddress } from "../../ui/address";
@@ -26,8 +26,8 @@ function useOther(map: Schemas["Map"]): [string, Partial<Setting> | undefined, s
   return ["", undefined, "", choose];
 }
 
-/** The same situation under another matchup or stance, reaction by reaction. */
-export function SideBySide({
+/** The standing comparison: the place under another matchup or stance; before one is chosen, against somebody heavier. */
+export function BesideLine({
   map,
   situation,
   at,
@@ -36,21 +36,22 @@ export function SideBySide({
   situation: Schemas["Situation"];
   at: Schemas["SituationOdds"];
 }) {
-  const [written, other, title, choose] = useOther(map);
-  const odds = useOtherOdds(map, other);
-  const there = other && odds.data?.situations[situation.id];
+  const [written, chosen, , choose] = useOther(map);
   const [setting] = useSetting();
-  const now = matchupOf(map, setting)?.title ?? "As set";
+  const now = matchupOf(map, setting);
+  const heavier = map.matchups.find((m) => m.id !== now?.id && m.weightGap > (now?.weightGap ?? 0));
+  const other = chosen ?? (heavier && { matchup: heavier.id });
+  const there = useOtherOdds(map, other).data?.situations[situation.id];
   return (
-    <section className="border-b border-rule py-1.5" aria-label="Side by side">
-      <label className="flex items-center gap-2">
-        <span className="shrink-0 text-quiet">Side by side with</span>
+    <span className="ml-auto flex min-w-0 items-baseline gap-x-1.5">
+      <label className="flex min-w-0 items-baseline">
+        <span className="sr-only">Side by side with</span>
         <select
-          className="box min-w-0 lg:min-h-8 lg:w-72 lg:py-0"
+          className="word [field-sizing:content] min-w-0 bg-ground"
           value={written}
           onChange={(event) => choose(event.target.value)}
         >
-          <option value="">nothing</option>
+          <option value="">{heavier?.title ?? "side by side"}</option>
           <optgroup label="Another matchup">
             {map.matchups.map((m) => (
               <option key={m.id} value={`matchup ${m.id}`}>
@@ -70,53 +71,82 @@ export function SideBySide({
         </select>
       </label>
       {there && (
-        <table className="mt-2 mb-1 w-full table-fixed border-collapse text-left" data-testid="side-by-side">
-          <thead>
-            <tr className="align-bottom">
-              <th className="w-[36%] pb-1 font-normal text-quiet">Best first, as set</th>
-              <th className="pb-1 pl-4">{now}</th>
-              <th className="pb-1 pl-4">{title}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <Row
-              title="The whole situation"
-              one={<Worth worth={at.worth} />}
-              two={<Worth worth={there.worth} />}
-            />
-            <Row
-              title="The best leads to"
-              one={<Landing map={map} at={at} />}
-              two={<Landing map={map} at={there} />}
-            />
-            {at.reactions
-              .filter((odds) => !indexOf(map).reaction(odds.reaction)?.doNot)
-              .map((odds) => {
-                const reaction = indexOf(map).reaction(odds.reaction);
-                const beside = there.reactions.find((r) => r.reaction === odds.reaction);
-                return (
-                  reaction && (
-                    <Row
-                      key={reaction.id}
-                      title={techniqueOf(map, reaction)?.title ?? reaction.id}
-                      one={<Cell map={map} reaction={reaction} odds={odds} best={at.best === reaction.id} />}
-                      two={
-                        beside && (
-                          <Cell
-                            map={map}
-                            reaction={reaction}
-                            odds={beside}
-                            best={there.best === reaction.id}
-                          />
-                        )
-                      }
-                    />
-                  )
-                );
-              })}
-          </tbody>
-        </table>
+        <span className="font-semibold whitespace-nowrap">
+          {hundred(there.worth)}{" "}
+          <span className="font-normal">({difference(at.worth, there.worth) || "±0"})</span>
+        </span>
       )}
+      {chosen === undefined && heavier && (
+        <button type="button" className="word" onClick={() => choose(`matchup ${heavier.id}`)}>
+          side by side
+        </button>
+      )}
+    </span>
+  );
+}
+
+/** The same situation under another matchup or stance, reaction by reaction; nothing while none is chosen. */
+export function SideBySide({
+  map,
+  situation,
+  at,
+}: {
+  map: Schemas["Map"];
+  situation: Schemas["Situation"];
+  at: Schemas["SituationOdds"];
+}) {
+  const [, other, title, choose] = useOther(map);
+  const odds = useOtherOdds(map, other);
+  const there = other && odds.data?.situations[situation.id];
+  const [setting] = useSetting();
+  const now = matchupOf(map, setting)?.title ?? "As set";
+  if (!there) return null;
+  return (
+    <section className="border-b border-rule py-1.5" aria-label="Side by side">
+      <button type="button" className="word" onClick={() => choose("")}>
+        put the comparison away
+      </button>
+      <table className="mt-2 mb-1 w-full table-fixed border-collapse text-left" data-testid="side-by-side">
+        <thead>
+          <tr className="align-bottom">
+            <th className="w-[36%] pb-1 font-normal text-quiet">Best first, as set</th>
+            <th className="pb-1 pl-4">{now}</th>
+            <th className="pb-1 pl-4">{title}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <Row
+            title="The whole situation"
+            one={<Worth worth={at.worth} />}
+            two={<Worth worth={there.worth} />}
+          />
+          <Row
+            title="The best leads to"
+            one={<Landing map={map} at={at} />}
+            two={<Landing map={map} at={there} />}
+          />
+          {at.reactions
+            .filter((odds) => !indexOf(map).reaction(odds.reaction)?.doNot)
+            .map((odds) => {
+              const reaction = indexOf(map).reaction(odds.reaction);
+              const beside = there.reactions.find((r) => r.reaction === odds.reaction);
+              return (
+                reaction && (
+                  <Row
+                    key={reaction.id}
+                    title={techniqueOf(map, reaction)?.title ?? reaction.id}
+                    one={<Cell map={map} reaction={reaction} odds={odds} best={at.best === reaction.id} />}
+                    two={
+                      beside && (
+                        <Cell map={map} reaction={reaction} odds={beside} best={there.best === reaction.id} />
+                      )
+                    }
+                  />
+                )
+              );
+            })}
+        </tbody>
+      </table>
     </section>
   );
 }

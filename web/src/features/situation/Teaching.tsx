@@ -1,7 +1,30 @@
 import { LEVEL_LABEL } from "../../labels";
 import type { Schemas } from "../../api/client";
 import { LeverLink } from "../lever";
-import { StepStrip } from "../picture";
+import { StepRow, StepStrip } from "../picture";
+
+function stepsOf(map: Schemas["Map"], technique: Schemas["Technique"]) {
+  return technique.checkpoints.map((line, place) => (
+    <span key={line}>
+      {line} <LeverLink map={map} technique={technique.id} checkpoint={place} />
+    </span>
+  ));
+}
+
+/** The pictures of the way beside each other, each with its checkpoints under it. */
+export function Steps({
+  map,
+  technique,
+  from,
+  to,
+}: {
+  map: Schemas["Map"];
+  technique: Schemas["Technique"];
+  from: string;
+  to: string;
+}) {
+  return <StepRow map={map} from={from} to={to} steps={stepsOf(map, technique)} />;
+}
 
 /** How a technique is done: checkpoints, what goes wrong and why, and what has been asked. */
 export function Teaching({
@@ -16,11 +39,7 @@ export function Teaching({
   from?: string;
   to?: string;
 }) {
-  const steps = technique.checkpoints.map((line, place) => (
-    <span key={line}>
-      {line} <LeverLink map={map} technique={technique.id} checkpoint={place} />
-    </span>
-  ));
+  const steps = stepsOf(map, technique);
   return (
     <>
       {from !== undefined && to !== undefined && steps.length > 0 && (

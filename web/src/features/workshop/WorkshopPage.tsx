@@ -5,7 +5,7 @@ import { useCommand } from "../../ui/commands";
 import { find, prepare } from "../../ui/find";
 import { Failed } from "../../ui/Notice";
 import { paths, useMap } from "../map";
-import { OddsControls, settingQuery } from "../odds";
+import { SettingLine, settingQuery } from "../odds";
 import { beginning, useEditing } from "./editing";
 import { isPartList, PART_KINDS, PART_LISTS, partsOf, titleIn, type PartList } from "../../model/partKinds";
 import { freeId, takenIds } from "../../model/ids";
@@ -29,7 +29,7 @@ export function WorkshopPage() {
     <div className="lg:grid lg:min-h-[calc(100dvh-52px)] lg:grid-cols-[220px_minmax(0,1fr)]">
       <Kinds map={data.map} list={list} />
       <main className="min-w-0 border-rule px-5 pt-2 pb-10 lg:border-l">
-        <OddsControls map={data.map} />
+        <SettingLine map={data.map} />
         {isPartList(list) ? (
           <Parts key={list} map={data.map} list={list} />
         ) : (

@@ -5,35 +5,33 @@ import { askAgain } from "../../api/askAgain";
 import { FINDING_LABEL } from "../../labels";
 import { api, problemOf, unwrap, unwrapNothing, type Schemas } from "../../api/client";
 import { Refused } from "../../ui/Notice";
-import { findingPath, findingPlace, paths, useMap, useMapChange } from "../map";
-import { OddsControls, settingQuery, useReview, useSetting } from "../odds";
+import { findingPath, findingPlace, paths, useMapChange } from "../map";
+import { Reorder, settingQuery, useFrozenOrder, useSetting } from "../odds";
 import { Cost } from "./Cost";
 import { PlacePicture } from "../picture";
-import { Heading } from "../../ui/Heading";
-import { together, Waiting } from "../../ui/Waiting";
 
 type Finding = Schemas["Finding"];
 
 const keyOf = (f: Finding) => `${f.kind} ${f.place} ${f.response ?? ""} ${f.reason}`;
 
 /** Every weakness of the map by what it costs, with what can be done about it in one step. */
-export function ReviewPage() {
-  const map = useMap();
-  const review = useReview(map.data);
+export function Holes({ map, findings }: { map: Schemas["Map"]; findings: Finding[] }) {
   const [kind, setKind] = useState("");
-  const ready = together({ map, review });
-  if (!ready.data) return <Waiting what="Looking for holes" on={ready} />;
-  const data = ready.data;
-  const open = data.review.filter((f) => !f.dismissed);
-  const dismissed = data.review.filter((f) => f.dismissed);
+  const open = findings.filter((f) => !f.dismissed);
+  const dismissed = findings.filter((f) => f.dismissed);
   const kinds = [...new Set(open.map((f) => f.kind))];
-  const shown = open.filter((f) => kind === "" || f.kind === kind);
+  const order = useFrozenOrder(
+    open.filter((f) => kind === "" || f.kind === kind),
+    keyOf,
+    `${map.id} ${map.revision} ${kind} ${dismissed.length}`,
+  );
   return (
-    <main className="px-5 pt-2 pb-12">
-      <OddsControls map={data.map} />
+    <section aria-labelledby="holes">
       <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-2">
         <div className="mr-auto">
-          <Heading>Holes in the map</Heading>
+          <h2 id="holes" className="text-[19px]">
+            Holes
+          </h2>
           <p className="text-quiet">{open.length} open, what they cost first.</p>
         </div>
         <label className="flex items-center gap-2">
@@ -57,9 +55,10 @@ export function ReviewPage() {
           Nothing is missing under this matchup. Try a heavier partner, or a better read.
         </p>
       )}
-      <ul className="mt-3">
-        {shown.map((finding) => (
-          <Row key={keyOf(finding)} map={data.map} finding={finding} />
+      <Reorder first={order.first && findingPlace(map, order.first).title} reorder={order.reorder} />
+      <ul>
+        {order.items.map((finding) => (
+          <Row key={keyOf(finding)} map={map} finding={finding} />
         ))}
       </ul>
       {dismissed.length > 0 && (
@@ -67,12 +66,12 @@ export function ReviewPage() {
           <summary className="font-semibold">Dismissed, {dismissed.length}</summary>
           <ul className="mt-1">
             {dismissed.map((finding) => (
-              <DismissedRow key={keyOf(finding)} map={data.map} finding={finding} />
+              <DismissedRow key={keyOf(finding)} map={map} finding={finding} />
             ))}
           </ul>
         </details>
       )}
-    </main>
+    </section>
   );
 }
 

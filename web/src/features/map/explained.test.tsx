@@ -1,6 +1,6 @@
 import { act, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
-import { useExplained } from "./Explained";
+import { useExplained } from "./explained";
 
 function Gates() {
   const { at, listeners } = useExplained();
@@ -13,7 +13,7 @@ function Gates() {
         Cupped
       </a>
       <output>{at?.situation}</output>
-      <p role="tooltip">Behind the gate</p>
+      <p>Beside the map</p>
     </div>
   );
 }
@@ -54,13 +54,18 @@ it("goes with Escape, and does not come when Escape was first", () => {
   expect(rest()).toBe("");
 });
 
-it("stays while the pointer is over the explanation, and goes when it leaves", () => {
+it("stays when the pointer goes on to what is told of it", () => {
   render(<Gates />);
   pointerOver("Framed", 10);
   expect(rest()).toBe("framed");
-  pointerOver("Behind the gate", 40);
+  pointerOver("Beside the map", 40);
   expect(rest()).toBe("framed");
-  fireEvent.mouseLeave(screen.getByText("Behind the gate").parentElement!, { screenX: 99, screenY: 10 });
+});
+
+it("does not come where the pointer only passed", () => {
+  render(<Gates />);
+  pointerOver("Framed", 10);
+  pointerOver("Beside the map", 40);
   expect(rest()).toBe("");
 });
 
@@ -70,7 +75,7 @@ it("stays with the keyboard when something is painted under a pointer at rest", 
   fireEvent.mouseMove(screen.getByText("Framed"), { screenX: 12, screenY: 10 });
   expect(rest()).toBe("framed");
   keyTo("Cupped");
-  pointerOver("Behind the gate", 12);
+  pointerOver("Beside the map", 12);
   expect(rest()).toBe("cupped");
   pointerOver("Framed", 12);
   expect(rest()).toBe("cupped");

@@ -1,4 +1,4 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { askAgain } from "../../api/askAgain";
@@ -6,40 +6,29 @@ import { api, problemOf, unwrap, unwrapNothing, type Schemas } from "../../api/c
 import { tenths } from "../../labels";
 import { Refused } from "../../ui/Notice";
 import { Picker } from "../../ui/Picker";
-import { lowerFirst, paths, techniqueOf, useMap, useMapChange, withoutThey } from "../map";
-import { OddsControls, settingQuery, useWrittenSetting } from "../odds";
+import { lowerFirst, paths, techniqueOf, useMapChange, withoutThey } from "../map";
+import { Reorder, settingQuery, useFrozenOrder } from "../odds";
 import { PlacePicture } from "../picture";
 import { ResponseForm } from "../situation";
 import { partsOf } from "../../model/partKinds";
 import { FieldInput, RESPONSE_FIELDS, type Part } from "../workshop";
 import { useAsk } from "./asked";
-import { Heading } from "../../ui/Heading";
-import { together, Waiting } from "../../ui/Waiting";
 import { indexOf } from "../../model/mapIndex";
 
 type Question = Schemas["OpenQuestion"];
 
-/** Everything nobody has answered, ordered by what an answer would be worth. */
-export function QuestionsPage() {
-  const map = useMap();
-  const setting = useWrittenSetting();
+const keyOf = (q: Question) => q.id ?? `${q.reaction} ${q.response}`;
+
+/** What was asked and has no answer yet, each with the way to answer it in place. */
+export function Questions({ map, questions }: { map: Schemas["Map"]; questions: Question[] }) {
   const { waiting } = useAsk();
-  const mapId = map.data?.id;
-  const questions = useQuery({
-    queryKey: ["questions", mapId, map.data?.revision, setting],
-    enabled: mapId !== undefined,
-    placeholderData: keepPreviousData,
-    queryFn: () =>
-      unwrap(api.GET("/api/maps/{mapId}/questions", { params: { path: { mapId: mapId! }, query: setting } })),
-  });
-  const ready = together({ map, questions });
-  if (!ready.data) return <Waiting what="Looking for questions" on={ready} />;
-  const data = ready.data;
-  const here = waiting.filter((a) => a.mapId === data.map.id);
+  const order = useFrozenOrder(questions, keyOf, `${map.id} ${map.revision} ${questions.length}`);
+  const here = waiting.filter((a) => a.mapId === map.id);
   return (
-    <main className="px-5 pt-2 pb-12">
-      <OddsControls map={data.map} />
-      <Heading className="mt-3">Nobody has answered these yet</Heading>
+    <section aria-labelledby="questions" className="mt-3">
+      <h2 id="questions" className="text-[19px]">
+        Nobody has answered these yet
+      </h2>
       <p className="text-quiet">
         What an answer would be worth to all starts comes first, at most so much of 100.
       </p>
@@ -49,21 +38,21 @@ export function QuestionsPage() {
           {here.map((a) => `“${a.words}”`).join(", ")}
         </p>
       )}
-      {data.questions.length === 0 && (
+      {questions.length === 0 && (
         <p className="mt-4">
           Every question has its answer. The next one from the mat is two touches away: “What if they …”.
         </p>
       )}
-      <ul className="mt-3">
-        {data.questions.map((question) => (
-          <Row
-            key={question.id ?? `${question.reaction} ${question.response}`}
-            map={data.map}
-            question={question}
-          />
+      <Reorder
+        first={order.first && `what if they ${lowerFirst(withoutThey(order.first.words))}?`}
+        reorder={order.reorder}
+      />
+      <ul>
+        {order.items.map((question) => (
+          <Row key={keyOf(question)} map={map} question={question} />
         ))}
       </ul>
-    </main>
+    </section>
   );
 }
 

@@ -1,0 +1,47 @@
+import type { Schemas } from "../../api/client";
+import { tellingWords, type Hit, type Search } from "./search";
+
+/** To keep what was typed as a question, about a place or none. */
+export interface Keep {
+  words: string;
+  about?: Schemas["Situation"];
+}
+
+/** A line under the box. */
+export type Offer = Hit | Keep;
+
+export const isKeep = (offer: Offer): offer is Keep => "words" in offer;
+
+const MOST_HITS = 7;
+const MOST_TO_DO = 3;
+
+/** Where so much of a sentence is answered it is taken as found; below it, as something that is not there. */
+const FOUND_FROM = 0.75;
+
+interface Searches {
+  /** Of the map; missing while it is not there. */
+  onMap?: Search;
+  /** Of what can be done on the page. */
+  onPage?: Search;
+}
+
+/** What is on the map, what can be done here under those words, and always the way to keep the question. */
+export function offersOf({ onMap, onPage }: Searches, typed: string, place?: Schemas["Situation"]): Offer[] {
+  const words = typed.trim();
+  if (words === "") return [];
+  const told = tellingWords(words).length;
+  const toDo = onPage?.find(words, MOST_TO_DO).filter((hit) => hit.answers === told) ?? [];
+  const here: Keep[] = place ? [{ words, about: place }] : [];
+  return [...(onMap?.find(words, MOST_HITS) ?? []), ...toDo, ...here, { words }];
+}
+
+/** The line that Enter takes: what answers every word, else a place that answers most of them, else keeping the question. */
+export function preferred(offers: Offer[]): number {
+  const typed = offers.find(isKeep)?.words ?? "";
+  const told = tellingWords(typed).length;
+  const whole = offers.findIndex((offer) => !isKeep(offer) && offer.answers === told);
+  if (whole >= 0) return whole;
+  const [first] = offers;
+  if (first && !isKeep(first) && first.answers / told >= FOUND_FROM) return 0;
+  return offers.findIndex(isKeep);
+}

@@ -1,0 +1,51 @@
+import { useSyncExternalStore, type ReactNode } from "react";
+import type { Schemas } from "../../api/client";
+import { readInWords, seconds } from "../../labels";
+import { useAim } from "./odds";
+import { OddsControls } from "./OddsControls";
+import { matchupOf, useSetting } from "./setting";
+
+let opened = false;
+const listeners = new Set<() => void>();
+
+function subscribe(listener: () => void): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
+
+function turn(): void {
+  opened = !opened;
+  listeners.forEach((listener) => listener());
+}
+
+/** Under which setting everything is reckoned, in one line that opens in place; open on one page it is so on the next. */
+export function SettingLine({ map, children }: { map: Schemas["Map"]; children?: ReactNode }) {
+  const [setting] = useSetting();
+  const aim = useAim(map);
+  const isOpen = useSyncExternalStore(subscribe, () => opened);
+  const words = [
+    matchupOf(map, setting)?.title ?? "Even pair",
+    readInWords(setting.read),
+    setting.late > 0 ? `${seconds(setting.late)} late` : "in time",
+    aim?.title.toLowerCase(),
+  ];
+  return (
+    <>
+      <p className="flex min-w-0 flex-wrap items-baseline gap-x-2.5">
+        <span className="min-w-0 max-mid:basis-full max-mid:truncate">
+          {words.filter(Boolean).join(" · ")}
+        </span>
+        <button type="button" className="word" aria-expanded={isOpen} onClick={turn}>
+          {isOpen ? "close" : "change"}
+          <span className="sr-only"> the setting</span>
+        </button>
+        {children}
+      </p>
+      {isOpen && (
+        <div className="w-full border-t border-rule py-1.5">
+          <OddsControls map={map} />
+        </div>
+      )}
+    </>
+  );
+}
