@@ -97,7 +97,7 @@ export function Picker({
           "aria-invalid": invalid,
           "aria-describedby": describedBy,
           className: "box",
-          placeholder: none === undefined ? "a few letters" : undefined,
+          placeholder: none === undefined ? "type its name" : undefined,
           onFocus: (event) => event.target.select(),
           // At once, or the cursor would jump to the end of what is typed in the middle.
           onChange: (event) => setTyped(event.currentTarget.value),

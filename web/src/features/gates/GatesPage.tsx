@@ -3,12 +3,22 @@ import { Link, useSearchParams } from "react-router";
 import { problemOf, type Schemas } from "../../api/client";
 import { isOver } from "../../api/run";
 import { hundred, tenths } from "../../labels";
-import { Gate } from "../../ui/Gate";
+import { difference, Gate, narrowness } from "../../ui/Gate";
 import { together, Waiting } from "../../ui/Waiting";
 import { Refused } from "../../ui/Notice";
 import { paths, reactionTitle, useMap } from "../map";
-import { Reorder, SettingLine, settingQuery, useFrozenOrder, useGates, useSetting } from "../odds";
+import {
+  Reorder,
+  SettingLine,
+  settingQuery,
+  useFrozenOrder,
+  useGates,
+  useOverview,
+  useSetting,
+  type Overview,
+} from "../odds";
 import { useCut } from "./cut";
+import { fallsOf } from "./falls";
 import { Heading } from "../../ui/Heading";
 import { indexOf } from "../../model/mapIndex";
 
@@ -18,16 +28,26 @@ const SHOWN = 12;
 export function GatesPage() {
   const map = useMap();
   const gates = useGates(map.data);
-  const ready = together({ map, gates });
+  const odds = useOverview(map.data);
+  const [taken, take] = useState<string>();
+  const ready = together({ map, gates, odds });
   if (!ready.data) return <Waiting what="Taking each reaction away in turn" on={ready} />;
   const data = ready.data;
+  const away = data.gates.gates.find((gate) => gate.reaction === taken);
   return (
-    <div className="lg:grid lg:min-h-[calc(100dvh-52px)] lg:grid-cols-[minmax(0,1fr)_300px]">
+    <div className="lg:grid lg:min-h-[calc(100dvh-76px)] lg:grid-cols-[minmax(0,1fr)_380px]">
       <main className="min-w-0 px-5 pt-2 pb-10">
         <SettingLine map={data.map} />
-        <Ranking map={data.map} gates={data.gates} />
+        <Ranking map={data.map} gates={data.gates} taken={taken} take={take} />
       </main>
-      <aside className="space-y-8 px-5 pt-4 pb-10 lg:border-l lg:border-rule">
+      <aside className="space-y-8 px-5 pt-2.5 pb-10 lg:border-l lg:border-rule">
+        <Falling
+          map={data.map}
+          odds={data.odds}
+          start={data.gates.start}
+          away={away}
+          putBack={() => take(undefined)}
+        />
         <Shutting map={data.map} start={data.gates.start} />
         <InTheWay map={data.map} trims={data.gates.trims} />
       </aside>
@@ -44,7 +64,80 @@ function SituationLink({ map, id }: { map: Schemas["Map"]; id: string }) {
   );
 }
 
-function Ranking({ map, gates }: { map: Schemas["Map"]; gates: Schemas["NarrowGates"] }) {
+/** The map with everything taught, or with one reaction taken away: the whole of it, and every family, as gates. */
+function Falling({
+  map,
+  odds,
+  start,
+  away,
+  putBack,
+}: {
+  map: Schemas["Map"];
+  odds: Overview;
+  start: number;
+  away: Schemas["NarrowGate"] | undefined;
+  putBack: () => void;
+}) {
+  const falls = fallsOf(map, odds, away?.situations ?? {});
+  const now = away ? away.startWithout : start;
+  return (
+    <section aria-label="What falls" className="lg:sticky lg:top-16">
+      <div className="flex min-h-[3lh] items-end justify-between gap-3" aria-live="polite">
+        <p className="line-clamp-3">
+          {away ? (
+            <>
+              Without <span className="font-semibold">{reactionTitle(map, away.reaction)}</span>
+            </>
+          ) : (
+            "With everything taught"
+          )}
+        </p>
+        {away && (
+          <button type="button" className="word shrink-0 whitespace-nowrap" onClick={putBack}>
+            put it back
+          </button>
+        )}
+      </div>
+      <div className="mt-1 flex items-center gap-3">
+        <span className="w-14 text-[44px] leading-none font-bold" style={{ fontStretch: "76%" }}>
+          {hundred(now)}
+        </span>
+        <Gate worth={now} beside={away ? start : undefined} height={22} className="grow" />
+      </div>
+      <ul className="mt-3">
+        {falls.map((fall) => {
+          const by = away ? difference(fall.before, fall.after) : "";
+          return (
+            <li
+              key={fall.family}
+              className={`grid min-h-7 grid-cols-[minmax(0,1fr)_112px_30px_34px] items-center gap-x-3 border-b border-rule ${by ? "font-semibold" : ""}`}
+            >
+              <span className="truncate" style={narrowness(fall.after)}>
+                {fall.title}
+              </span>
+              <Gate worth={fall.after} beside={away ? fall.before : undefined} />
+              <span className="text-right">{hundred(fall.after)}</span>
+              <span className="text-right text-rust">{by}</span>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function Ranking({
+  map,
+  gates,
+  taken,
+  take,
+}: {
+  map: Schemas["Map"];
+  gates: Schemas["NarrowGates"];
+  /** The reaction that is taken away. */
+  taken: string | undefined;
+  take: (reaction: string | undefined) => void;
+}) {
   const [all, setAll] = useState(false);
   const telling = gates.gates.filter((gate) => gate.lost > 0.0005);
   const order = useFrozenOrder(telling, (gate) => gate.reaction, `${map.id} ${map.revision}`);
@@ -52,13 +145,21 @@ function Ranking({ map, gates }: { map: Schemas["Map"]; gates: Schemas["NarrowGa
     <>
       <Heading className="mt-4">Hangs on</Heading>
       <p className="text-quiet">
-        {hundred(gates.start)} of 100 starts with everything taught. Each line is the map without one
+        {hundred(gates.start)} of 100 starts with everything taught. Each line is what is lost without one
         reaction.
       </p>
       <Reorder first={order.first && reactionTitle(map, order.first.reaction)} reorder={order.reorder} />
       <ol>
         {(all ? order.items : order.items.slice(0, SHOWN)).map((gate, index) => (
-          <GateRow key={gate.reaction} map={map} gate={gate} start={gates.start} narrow={index < 3} />
+          <GateRow
+            key={gate.reaction}
+            map={map}
+            gate={gate}
+            start={gates.start}
+            narrow={index < 3}
+            away={gate.reaction === taken}
+            take={() => take(gate.reaction === taken ? undefined : gate.reaction)}
+          />
         ))}
       </ol>
       {telling.length > SHOWN && !all && (
@@ -78,28 +179,30 @@ function GateRow({
   gate,
   start,
   narrow,
+  away,
+  take,
 }: {
   map: Schemas["Map"];
   gate: Schemas["NarrowGate"];
   start: number;
   narrow: boolean;
+  away: boolean;
+  take: () => void;
 }) {
   const hit = Object.entries(gate.situations)
     .filter(([, lost]) => lost > 0)
     .sort((a, b) => b[1] - a[1]);
   return (
     <li
-      className={`grid grid-cols-[minmax(0,1fr)_64px] gap-x-6 gap-y-1 border-b border-rule py-2 pl-3 sm:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)_64px] ${narrow ? "border-l-4 border-l-signal" : "border-l-4 border-l-transparent"}`}
+      className={`relative grid grid-cols-[minmax(0,1fr)_64px] items-center gap-x-6 gap-y-0.5 border-b border-rule py-1.5 pr-2 pl-5 sm:grid-cols-[minmax(0,1fr)_112px_64px] ${away ? "bg-lane" : ""}`}
     >
+      {narrow && (
+        <span aria-hidden="true" className="absolute inset-y-2 left-0 w-[9px] border border-ink bg-signal" />
+      )}
       <div className="min-w-0">
         <p className="text-base font-semibold lg:text-[15px]">{reactionTitle(map, gate.reaction)}</p>
-        <p className="text-quiet">
-          in <SituationLink map={map} id={gate.situation} />
-        </p>
-      </div>
-      <div className="min-w-0 max-sm:order-last max-sm:col-span-2">
-        <Gate worth={gate.startWithout} className="mt-1.5" />
-        <p className="mt-1 line-clamp-2 min-h-[2lh] text-quiet">
+        <p className="truncate text-quiet">
+          in <SituationLink map={map} id={gate.situation} />.{" "}
           {hit.length === 0
             ? "No single place changes much."
             : `${hit.length === 1 ? "One place worse" : `${hit.length} places worse, most`}: ${hit
@@ -110,6 +213,15 @@ function GateRow({
                 .join(", ")}.`}
         </p>
       </div>
+      <button
+        type="button"
+        className="word justify-self-start whitespace-nowrap max-sm:order-last"
+        aria-pressed={away}
+        onClick={take}
+      >
+        {away ? "put it back" : "take it away"}
+        <span className="sr-only">: {reactionTitle(map, gate.reaction)}</span>
+      </button>
       <p className="text-right leading-tight">
         <span className="block text-[20px] font-bold">−{tenths(start - gate.startWithout)}</span>
         <span className="text-quiet">{gate.estimated ? "estimated" : "of 100"}</span>

@@ -176,6 +176,9 @@ export function useFlow(map: Schemas["Map"] | undefined, from: string | undefine
   );
 }
 
+/** So many of the commonest ways are told. */
+const TOLD_WAYS = 5;
+
 /** The commonest ways a round goes. */
 export function useStories(map: Schemas["Map"] | undefined, from: string | undefined) {
   return useComputed(
@@ -183,7 +186,10 @@ export function useStories(map: Schemas["Map"] | undefined, from: string | undef
     map,
     ({ path, query }, signal) =>
       unwrap(
-        api.GET("/api/maps/{mapId}/odds/stories", { params: { path, query: { ...query, from } }, signal }),
+        api.GET("/api/maps/{mapId}/odds/stories", {
+          params: { path, query: { ...query, from, most: TOLD_WAYS } },
+          signal,
+        }),
       ),
     from,
   );

@@ -149,7 +149,7 @@ function Parts({ map, list }: { map: Schemas["Map"]; list: PartList }) {
       </ul>
       {found.length > first.length && (
         <p className="mt-2 text-quiet">
-          {found.length - first.length} more; type a few letters of the one you look for.
+          {found.length - first.length} more; type the name of the one you look for.
         </p>
       )}
       {parts.length === 0 && <p className="mt-2">There is none yet.</p>}

@@ -2,6 +2,7 @@ package app.narrowgate.core.review;
 
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.Fact;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.PartKind;
@@ -12,6 +13,7 @@ import app.narrowgate.core.map.StanceRef;
 import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.trait.Injury;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -41,6 +43,9 @@ public final class Mends {
     private static final String START_HERE = "start-here";
     private static final String TAKE_STANCE = "take-stance:";
     private static final String SEPARATE = "separate:";
+
+    /** So many conditions are offered to tell two stances apart. */
+    private static final int MOST_SEPARATIONS = 3;
 
     private Mends() {
     }
@@ -77,19 +82,63 @@ public final class Mends {
             mends.add(new Mend(TAKE_STANCE + stance.id(), "The house takes: " + stance.title()));
         }
         Situation situation = index.situation(finding.place()).orElseThrow();
-        // A fact that the situation leaves open tells the two apart; one that it settles would close one of them for good.
-        index.map().facts().stream().filter(fact -> !situation.facts().containsKey(fact.id()))
-                .filter(fact -> !clash.one().needs().containsKey(fact.id()) && !clash.other().needs().containsKey(fact.id()))
-                .forEach(fact -> {
-                    mends.add(new Mend(SEPARATE + clash.one().id() + ":" + fact.id(),
-                            "“%s” only when: %s".formatted(index.reactionTitle(clash.one()), fact.title())));
-                    mends.add(new Mend(SEPARATE + clash.other().id() + ":" + fact.id(),
-                            "“%s” only when: %s".formatted(index.reactionTitle(clash.other()), fact.title())));
-                });
+        for (Separation separation : separations(index, clash, situation)) {
+            Reaction wanting = separation.wanting();
+            mends.add(new Mend(SEPARATE + wanting.id() + ":" + separation.fact().id(),
+                    "“%s” only when: %s".formatted(index.reactionTitle(wanting), separation.fact().title())));
+        }
         return mends;
     }
 
     private record Clash(Principle principle, Reaction one, Reaction other) {
+    }
+
+    /**
+     * A condition that tells two stances apart.
+     *
+     * @param fact what has to hold
+     * @param wanting the reaction that is taught only then
+     * @param places in how many more places of the map it goes with that stance than against it
+     */
+    private record Separation(Fact fact, Reaction wanting, long places) {
+    }
+
+    /**
+     * The conditions by which the map itself tells the two stances apart elsewhere, the most telling first: facts that hold
+     * where the one is taught and do not where the other is, or that the one needs and the other must not have. A fact that
+     * the situation settles is none of them, for it would close one of the two for good; nor is one that either needs
+     * already.
+     */
+    private static List<Separation> separations(MapIndex index, Clash clash, Situation situation) {
+        List<Separation> separations = new ArrayList<>();
+        for (Fact fact : index.map().facts()) {
+            if (situation.facts().containsKey(fact.id()) || clash.one().needs().containsKey(fact.id())
+                    || clash.other().needs().containsKey(fact.id())) {
+                continue;
+            }
+            long one = balance(index, clash.one(), fact.id(), situation.id());
+            long other = balance(index, clash.other(), fact.id(), situation.id());
+            if (one > 0 && other <= 0) {
+                separations.add(new Separation(fact, clash.one(), one - other));
+            } else if (other > 0 && one <= 0) {
+                separations.add(new Separation(fact, clash.other(), other - one));
+            }
+        }
+        return separations.stream().sorted(Comparator.comparingLong(Separation::places).reversed())
+                .limit(MOST_SEPARATIONS).toList();
+    }
+
+    /** In how many other places a reaction's stance goes with a fact, less those in which it goes without. */
+    private static long balance(MapIndex index, Reaction reaction, Id fact, Id besides) {
+        Optional<StanceRef> stance = stance(index, reaction);
+        return index.map().reactions().stream()
+                .filter(r -> !r.from().equals(besides) && stance(index, r).equals(stance))
+                .mapToLong(r -> {
+                    Boolean needed = r.needs().get(fact);
+                    Boolean holds = needed != null ? needed
+                            : index.situation(r.from()).map(s -> s.facts().get(fact)).orElse(null);
+                    return holds == null ? 0 : holds ? 1 : -1;
+                }).sum();
     }
 
     /** The first two reactions of a situation that take different stances with no need that separates them. */

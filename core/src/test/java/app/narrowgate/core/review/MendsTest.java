@@ -81,15 +81,38 @@ class MendsTest {
                 .doesNotContain(Finding.Kind.MIXED_MESSAGE);
     }
 
-    @ParameterizedTest
-    @ValueSource(strings = {"separate:r1:blocked", "separate:r2:blocked"})
-    void aConditionSeparatesTheStances(String mend) {
+    /** Elsewhere the one stance, at the hip, is taught where the arm is blocked or only where it is not. */
+    private static EscapeMap toldApartElsewhere(boolean atTheHipWhenBlocked) {
+        EscapeMap map = contradicting();
+        EscapeMap more = new MapFixture().fact("blocked").situation("pin").reaction("pin", 0.5, "win")
+                .reaction("pin", 0.5, "win").situation("mount").reaction("mount", 0.5, "win").map();
+        Reaction there = more.reactions().get(2);
+        return map.with(more.situations().get(1)).with(Reaction.answer(there.id(), there.from(), Id.of("low"),
+                Map.of(Id.of("blocked"), atTheHipWhenBlocked), there.seconds(), there.works(), there.stuffed(),
+                there.responses()));
+    }
+
+    @Test
+    void aConditionThatTellsTheStancesApartElsewhereIsOfferedToTheStanceThatItGoesWith() {
+        EscapeMap map = toldApartElsewhere(true);
+        Finding finding = only(Finding.Kind.MIXED_MESSAGE, map, EVEN);
+        String mend = "separate:r1:blocked";
+        assertThat(Mends.of(MapIndex.of(map), finding)).extracting(Mends.Mend::id)
+                .containsExactly("take-stance:hip", "take-stance:arm", mend);
+        assertMended(map, finding, mend, EVEN);
+        Mends.apply(MapIndex.of(map), finding, mend).reactions().stream().filter(r -> r.from().value().equals("pin"))
+                .forEach(r -> assertThat(r.needs()).containsEntry(Id.of("blocked"), r.id().value().equals("r1")));
+        EscapeMap against = toldApartElsewhere(false);
+        assertThat(Mends.of(MapIndex.of(against), only(Finding.Kind.MIXED_MESSAGE, against, EVEN)))
+                .extracting(Mends.Mend::id).doesNotContain(mend);
+    }
+
+    @Test
+    void aConditionThatTellsNothingApartIsNotOffered() {
         EscapeMap map = contradicting();
         Finding finding = only(Finding.Kind.MIXED_MESSAGE, map, EVEN);
-        assertMended(map, finding, mend, EVEN);
-        String wanted = mend.split(":")[1];
-        Mends.apply(MapIndex.of(map), finding, mend).reactions().forEach(r ->
-                assertThat(r.needs()).containsEntry(Id.of("blocked"), r.id().value().equals(wanted)));
+        assertThat(Mends.of(MapIndex.of(map), finding)).extracting(Mends.Mend::id)
+                .containsExactly("take-stance:hip", "take-stance:arm");
     }
 
     @ParameterizedTest
