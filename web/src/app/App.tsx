@@ -100,6 +100,9 @@ function Gatekeeper({ children }: { children: ReactNode }) {
   if (!signedIn && !wasIn.current) {
     return (
       <main className="grid min-h-dvh place-items-center p-4">
+        {/* The gate is the page: its two posts, and it opens once. */}
+        <span aria-hidden="true" className="door-post left-0" />
+        <span aria-hidden="true" className="door-post right-0" />
         <SignIn />
       </main>
     );
@@ -109,10 +112,10 @@ function Gatekeeper({ children }: { children: ReactNode }) {
       {children}
       <Dialog.Root open={!signedIn}>
         <Dialog.Portal>
-          <Dialog.Overlay className="fixed inset-0 bg-[#000]/60" />
+          <Dialog.Overlay className="fixed inset-0 z-40 bg-[#000]/60" />
           <Dialog.Content
             aria-describedby={undefined}
-            className="fixed top-1/2 left-1/2 w-[min(92vw,24rem)] -translate-1/2 border-2 border-ink"
+            className="fixed top-1/2 left-1/2 z-40 w-[min(92vw,24rem)] -translate-1/2 border-2 border-ink"
           >
             <SignIn again />
           </Dialog.Content>

@@ -4,7 +4,7 @@ import { Box, Keys } from "../features/find";
 import { paths, useMaps } from "../features/map";
 import { settingQuery } from "../features/odds";
 import { useSendingAgain } from "../features/question";
-import { SignOut, useLeave } from "../features/session";
+import { SignOut, useLeave, useSession } from "../features/session";
 import { useCommand, useCommandKeys } from "../ui/commands";
 import type { Theme } from "../ui/theme";
 import { useWide } from "../ui/media";
@@ -25,7 +25,9 @@ export function Frame({
 }) {
   const mapId = useMatch("/map/:mapId/*")?.params.mapId;
   const situation = useMatch("/map/:mapId/at/:situation/*")?.params.situation;
-  const isFirstVisit = useMatch("/map/:mapId/start") !== null;
+  const begun = useSession().data?.begun ?? true;
+  // Somebody who has not begun yet is asked one thing, and offered nothing beside it.
+  const isFirstVisit = useMatch("/map/:mapId/start") !== null && !begun;
   const maps = useMaps();
   const away = maps.data?.find((map) => map.id === mapId)?.archived ?? false;
   const { pathname } = useLocation();
@@ -38,9 +40,9 @@ export function Frame({
   useCommandKeys();
   useSendingAgain();
   const query = settingQuery(params);
-  const places = mapId ? placesOf(mapId) : [];
+  const places = mapId && !isFirstVisit ? placesOf(mapId) : [];
   const second = places.find((place) => isCurrent(place, pathname))?.views ?? [];
-  const more = mapId ? moreOf(mapId) : [{ title: "Maps", to: paths.maps() }];
+  const more = mapId && !isFirstVisit ? moreOf(mapId) : [{ title: "Maps", to: paths.maps() }];
   const room = theme === "dark" ? "Bright hall" : "Dark room";
   useCommand({ title: room, run: toggleTheme });
   useCommand({ title: "Sign out", run: leave });

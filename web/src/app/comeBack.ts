@@ -25,7 +25,8 @@ export function useComeBack(): (event: MouseEvent) => void {
     }
     const was = way === NavigationType.Pop ? left.current.get(key) : undefined;
     window.scrollTo(0, was?.y ?? 0);
-    if (document.activeElement && document.activeElement !== document.body) return;
+    const focused = document.activeElement;
+    if (focused && focused !== document.body && focused.id !== "page") return;
     const link = was?.href && document.querySelector<HTMLElement>(`#page a[href="${CSS.escape(was.href)}"]`);
     const here = link || document.getElementById("page");
     if (here && hash === "") here.focus({ preventScroll: true });

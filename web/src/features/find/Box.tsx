@@ -170,6 +170,13 @@ function Typed({
                 event.preventDefault();
                 close();
               }
+              const words = typed.trim();
+              if (event.key === "Enter" && event.shiftKey && words !== "") {
+                // A coach who knows that it is a question need not look through what was found.
+                event.preventDefault();
+                (event.nativeEvent as { preventDownshiftDefault?: boolean }).preventDownshiftDefault = true;
+                void keep.keep(words, place?.id);
+              }
             },
           })}
           className={
@@ -203,7 +210,13 @@ function Typed({
               className={`cursor-pointer border-b border-rule px-3 last:border-b-0 ${index === combobox.highlightedIndex ? "bg-ink text-ground" : ""}`}
             >
               {map && (
-                <OfferLine map={map} odds={odds} offer={offer} on={index === combobox.highlightedIndex} />
+                <OfferLine
+                  map={map}
+                  odds={odds}
+                  offer={offer}
+                  on={index === combobox.highlightedIndex}
+                  isFirst={index === offers.findIndex(isKeep)}
+                />
               )}
             </li>
           ))}

@@ -5,6 +5,8 @@ import { keyName } from "./keyName";
 
 const ALWAYS: [string, string][] = [
   ["Ctrl K", "The box, also while typing"],
+  ["Shift Enter", "In the box: keep the question"],
+  ["1 … 9", "In a situation: open that answer"],
   ["Ctrl Z", "Undo the last change of the map"],
   ["Ctrl Shift Z", "Redo it"],
   ["↑ ↓ ← →", "On the map: from gate to gate"],

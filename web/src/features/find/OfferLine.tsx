@@ -13,12 +13,15 @@ export function OfferLine({
   odds,
   offer,
   on,
+  isFirst,
 }: {
   map: Schemas["Map"];
   odds: Overview | undefined;
   offer: Offer;
   /** The line that Enter takes. */
   on: boolean;
+  /** The first of the ways to keep it, which has a key. */
+  isFirst: boolean;
 }) {
   const quiet = on ? "" : "text-quiet";
   if (isKeep(offer)) {
@@ -29,7 +32,8 @@ export function OfferLine({
             ? `Not here: keep the question about “${offer.about.title}”`
             : "Not here: keep the question"}
         </span>
-        <span className={`min-w-0 truncate ${quiet}`}>“{offer.words}”</span>
+        <span className={`min-w-0 grow truncate ${quiet}`}>“{offer.words}”</span>
+        {isFirst && <kbd className="key px-1 font-sans max-lg:hidden">Shift Enter</kbd>}
       </span>
     );
   }

@@ -82,7 +82,6 @@ describe("everything on a map", () => {
     ["peel", "Asked: they grip the collar → /map/house/at/low?late=1#low-trap"],
     ["feet seat", "Check: Feet close to the seat → /map/house/at/low?late=1#low-trap"],
     ["weight neck", "Caution: Keep weight off the neck → /map/house/at/low?late=1#low-trap"],
-    ["bridging shown on map", "Movement: Bridging → /map/house?late=1&only-movement=bridge"],
     ["turtle", "Principle: Turtle → /map/house/stances?late=1#turtle"],
     ["seat pin", "Pin: Seat pin → /map/house/at/low?late=1"],
     ["heavier", "Matchup: Heavier by far → /map/house?late=1&matchup=heavy"],

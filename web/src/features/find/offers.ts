@@ -18,6 +18,9 @@ const MOST_TO_DO = 3;
 /** Where so much of a sentence is answered it is taken as found; below it, as something that is not there. */
 const FOUND_FROM = 0.75;
 
+/** What changes the map elsewhere; it is taken only where nothing that is here answers as well. */
+const ELSEWHERE = ["Edit", "New"];
+
 interface Searches {
   /** Of the map; missing while it is not there. */
   onMap?: Search;
@@ -32,14 +35,23 @@ export function offersOf({ onMap, onPage }: Searches, typed: string, place?: Sch
   const told = tellingWords(words).length;
   const toDo = onPage?.find(words, MOST_TO_DO).filter((hit) => hit.answers === told) ?? [];
   const here: Keep[] = place ? [{ words, about: place }] : [];
-  return [...(onMap?.find(words, MOST_HITS) ?? []), ...toDo, ...here, { words }];
+  const hits = onMap?.find(words, MOST_HITS) ?? [];
+  const isElsewhere = ({ entry }: Hit) => ELSEWHERE.includes(entry.kind);
+  return [
+    ...hits.filter((hit) => !isElsewhere(hit)),
+    ...toDo,
+    ...hits.filter(isElsewhere),
+    ...here,
+    { words },
+  ];
 }
 
 /** The line that Enter takes: what answers every word, else a place that answers most of them, else keeping the question. */
 export function preferred(offers: Offer[]): number {
   const typed = offers.find(isKeep)?.words ?? "";
   const told = tellingWords(typed).length;
-  const whole = offers.findIndex((offer) => !isKeep(offer) && offer.answers === told);
+  const isWhole = (offer: Offer) => !isKeep(offer) && offer.answers === told;
+  const whole = offers.findIndex(isWhole);
   if (whole >= 0) return whole;
   const [first] = offers;
   if (first && !isKeep(first) && first.answers / told >= FOUND_FROM) return 0;

@@ -1,4 +1,4 @@
-import MiniSearch from "minisearch";
+import MiniSearch, { type SearchResult } from "minisearch";
 import { stemmer } from "stemmer";
 import { plain } from "../../ui/find";
 import type { Entry } from "./entries";
@@ -19,8 +19,15 @@ const WEIGHT: Partial<Record<Entry["kind"], number>> = {
   You: 1.15,
   Finish: 0.9,
   Pin: 0.9,
+  Asked: 0.4,
+  Fault: 0.4,
+  Check: 0.4,
+  Caution: 0.4,
   Do: 0.6,
 };
+
+/** Kinds whose second line only says what taking them does. */
+const SAYS_ONLY: Entry["kind"][] = ["Movement", "Matchup", "Aim"];
 
 /** What is found only by somebody who says that this is what is wanted. */
 const ASKED_FOR: Partial<Record<Entry["kind"], string[]>> = {
@@ -57,10 +64,24 @@ function wordsOf(text: string): string[] {
 /** The words of a sentence that tell one place from another. */
 export const tellingWords = (typed: string): string[] => wordsOf(typed).filter((word) => !LITTLE.has(word));
 
-/** Something found, and how many of the telling words it answers. */
+/** Something found, and how many of the telling words it answers; one that only looks like it counts for less. */
 export interface Hit {
   entry: Entry;
   answers: number;
+}
+
+/** What a word counts for of which only the beginning was found to fit, and one found under a slip of the finger. */
+const BEGUN = 0.9;
+const SLIPPED = 0.8;
+
+/** How well what was found has a word: 1 where it has it, less where it only looks like it, 0 where it has nothing of it. */
+function answered(word: string, isLast: boolean, found: SearchResult): number {
+  const forms = formsOf(word);
+  if (!forms.some((form) => found.queryTerms.includes(form))) return 0;
+  if (found.terms.some((term) => forms.includes(term))) return 1;
+  // The last word may not be whole yet.
+  if (found.terms.some((term) => forms.some((form) => term.startsWith(form)))) return isLast ? 1 : BEGUN;
+  return SLIPPED;
 }
 
 /**
@@ -82,7 +103,7 @@ export class Search {
         title: entry.title,
         names: entry.names ?? "",
         movements: entry.movements ?? "",
-        around: `${entry.detail ?? ""} ${entry.around ?? ""}`,
+        around: `${SAYS_ONLY.includes(entry.kind) ? "" : (entry.detail ?? "")} ${entry.around ?? ""}`,
         family: entry.family ?? "",
       })),
     );
@@ -102,9 +123,7 @@ export class Search {
       boostDocument: (id, term) => weightOf(this.entries[id as number]!, term),
     });
     const hits = found.map((result) => {
-      const answers = words.filter((word) =>
-        formsOf(word).some((form) => result.queryTerms.includes(form)),
-      ).length;
+      const answers = words.reduce((sum, word) => sum + answered(word, word === last, result), 0);
       return { entry: this.entries[result.id as number]!, answers, score: result.score * answers };
     });
     return placesFirst(hits.sort((a, b) => b.score - a.score)).slice(0, most);

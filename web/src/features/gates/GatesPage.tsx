@@ -220,7 +220,7 @@ function GateRow({
         onClick={take}
       >
         {away ? "put it back" : "take it away"}
-        <span className="sr-only">: {reactionTitle(map, gate.reaction)}</span>
+        <span className="sr-only"> {reactionTitle(map, gate.reaction)}</span>
       </button>
       <p className="text-right leading-tight">
         <span className="block text-[20px] font-bold">−{tenths(start - gate.startWithout)}</span>

@@ -1,12 +1,13 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { api, problemOf, unwrap, type Schemas } from "../../api/client";
-import { BEARING_LABEL, SEGMENT_LABEL, SEGMENTS, type Segment } from "../../labels";
+import { SEGMENT_LABEL, SEGMENTS } from "../../labels";
 import { Loading, Refused } from "../../ui/Notice";
 import { useMap } from "../map";
 import { useOdds, useSetting } from "../odds";
 import { TouchPicture } from "./TouchPicture";
 import { isMarked, nextMark, useMarks, type Marks } from "./marks";
 import { Toggle } from "./Toggle";
+import { Question } from "./Question";
 import { BeforeAnyMark, LikeliestInSight, LikelyPlaces } from "./LikelyPlaces";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
@@ -35,113 +36,82 @@ export function HeldPage() {
   const ready = together({ map, odds });
   if (!ready.data) return <Waiting what="Solving the map" on={ready} />;
   const data = ready.data;
+  const judged = isMarked(marks) ? likely.data : undefined;
   return (
-    <div className="lg:grid lg:min-h-[calc(100dvh-52px)] lg:grid-cols-[minmax(0,480px)_minmax(0,1fr)]">
-      <main className="px-5 pt-3 pb-5">
-        <Heading>What is held</Heading>
-        <Where marks={marks} change={change} />
-        <p className="mt-3 text-quiet">Then press a part of the body: once for held, again for free.</p>
-        <div className="mt-3">
-          <TouchPicture map={data.map} marks={marks} onPick={(segment) => change(nextMark(marks, segment))} />
-          <div className="mt-2">
-            {SEGMENTS.map((segment) => (
-              <SegmentRow key={segment} segment={segment} marks={marks} change={change} />
-            ))}
-          </div>
-        </div>
-        <Facts map={data.map} marks={marks} change={change} />
-        {isMarked(marks) && (
-          <button
-            type="button"
-            className="word mt-2"
-            onClick={() => change({ where: "", held: [], free: [], so: [], notSo: [] })}
-          >
-            Begin again
-          </button>
-        )}
-      </main>
-      <section
-        id="where"
-        className="border-rule px-5 pt-3 pb-16 max-lg:border-t lg:border-l"
-        aria-label="Where you are"
-      >
-        {!isMarked(marks) ? (
-          <BeforeAnyMark map={data.map} odds={data.odds} />
-        ) : likely.isError ? (
-          <Refused problem={problemOf(likely.error)} />
-        ) : likely.data ? (
-          <>
-            <LikelyPlaces
+    <>
+      <LikeliestInSight map={data.map} odds={data.odds} first={judged?.likely[0]?.situation} />
+      <div className="lg:grid lg:min-h-[calc(100dvh-76px)] lg:grid-cols-[minmax(0,520px)_minmax(0,1fr)]">
+        <main className="px-5 pt-2.5 pb-5">
+          <Heading>What is held</Heading>
+          <Question map={data.map} next={judged?.next} marks={marks} change={change} />
+          <div className="mt-3">
+            <TouchPicture
               map={data.map}
-              odds={data.odds}
-              judged={likely.data}
               marks={marks}
-              change={change}
+              onPick={(segment) => change(nextMark(marks, segment))}
             />
-            <LikeliestInSight map={data.map} odds={data.odds} first={likely.data.likely[0]?.situation} />
-          </>
-        ) : (
-          <Loading what="Looking for it" />
-        )}
-      </section>
-    </div>
-  );
-}
-
-/** Where they are, which everybody can tell and which tells most. */
-function Where({ marks, change }: { marks: Marks; change: (part: Partial<Marks>) => void }) {
-  return (
-    <fieldset className="mt-2 min-w-0">
-      <legend className="font-semibold">Where are they?</legend>
-      <div className="mt-1 flex flex-wrap gap-2">
-        {Object.entries(BEARING_LABEL).map(([id, title]) => (
-          <Toggle
-            key={id}
-            on={marks.where === id}
-            onClick={() => change({ where: marks.where === id ? "" : id })}
-          >
-            {title}
-          </Toggle>
-        ))}
+            <LimbButtons marks={marks} change={change} />
+          </div>
+          <Facts map={data.map} marks={marks} change={change} />
+          {isMarked(marks) && (
+            <button
+              type="button"
+              className="word mt-2"
+              onClick={() => change({ where: "", held: [], free: [], so: [], notSo: [] })}
+            >
+              Begin again
+            </button>
+          )}
+        </main>
+        <section
+          id="where"
+          className="border-rule px-5 pt-3 pb-16 max-lg:border-t lg:border-l"
+          aria-label="Where you are"
+        >
+          {!isMarked(marks) ? (
+            <BeforeAnyMark map={data.map} odds={data.odds} />
+          ) : likely.isError ? (
+            <Refused problem={problemOf(likely.error)} />
+          ) : judged ? (
+            <LikelyPlaces map={data.map} odds={data.odds} judged={judged} />
+          ) : (
+            <Loading what="Looking for it" />
+          )}
+        </section>
       </div>
-    </fieldset>
+    </>
   );
 }
 
-function SegmentRow({
-  segment,
-  marks,
-  change,
-}: {
-  segment: Segment;
-  marks: Marks;
-  change: (part: Partial<Marks>) => void;
-}) {
-  const held = marks.held.includes(segment);
-  const free = marks.free.includes(segment);
-  const others = {
-    held: marks.held.filter((s) => s !== segment),
-    free: marks.free.filter((s) => s !== segment),
-  };
+/** Every limb as a word that is pressed like the limb itself: held, then free, then not said. */
+function LimbButtons({ marks, change }: { marks: Marks; change: (part: Partial<Marks>) => void }) {
   return (
-    <div
-      className="flex items-center gap-2 border-b border-rule py-1 first:border-t"
-      role="group"
-      aria-label={SEGMENT_LABEL[segment]}
-    >
-      <span className="mr-auto first-letter:uppercase">{SEGMENT_LABEL[segment]}</span>
-      <Toggle
-        on={held}
-        onClick={() => change(held ? others : { ...others, held: [...others.held, segment] })}
-      >
-        held
-      </Toggle>
-      <Toggle
-        on={free}
-        onClick={() => change(free ? others : { ...others, free: [...others.free, segment] })}
-      >
-        free
-      </Toggle>
+    <div className="mt-2 grid grid-cols-3 gap-1.5 mid:grid-cols-4" role="group" aria-label="Your limbs">
+      {SEGMENTS.map((segment) => {
+        const held = marks.held.includes(segment);
+        const free = marks.free.includes(segment);
+        return (
+          <button
+            key={segment}
+            type="button"
+            aria-pressed={held ? true : free ? false : "mixed"}
+            className={`flex min-h-11 items-center gap-2 border px-2.5 text-left lg:min-h-9 ${held || free ? "border-ink font-semibold" : "border-edge"}`}
+            onClick={() => change(nextMark(marks, segment))}
+          >
+            <span
+              aria-hidden="true"
+              className={`size-[11px] shrink-0 border ${held ? "border-ink bg-green" : free ? "border-ink bg-lane" : "border-dashed border-edge"}`}
+            />
+            <span className="min-w-0 truncate max-mid:[font-stretch:78%]">
+              {SEGMENT_LABEL[segment]}
+              <span className={held || free ? "" : "sr-only"}>
+                {" "}
+                {held ? "held" : free ? "free" : "not said"}
+              </span>
+            </span>
+          </button>
+        );
+      })}
     </div>
   );
 }

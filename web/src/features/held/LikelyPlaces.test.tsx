@@ -6,6 +6,8 @@ import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../../api/client";
 import type { OddsData } from "../odds";
 import { BeforeAnyMark, LikelyPlaces } from "./LikelyPlaces";
+import type { Marks } from "./marks";
+import { Question } from "./Question";
 import { aMap } from "../../test/aMap";
 
 const place = (id: string, title: string, entry: number, held = {}) => ({
@@ -42,7 +44,7 @@ const odds = {
     guard: { worth: 1, stop: true },
   },
 } as unknown as OddsData;
-const marks = { where: "", held: ["head"], free: [], so: [], notSo: [] } as never;
+const none: Marks = { where: "", held: [], free: [], so: [], notSo: [] };
 const change = vi.fn();
 // Nobody has drawn anything here.
 const queries = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } });
@@ -54,7 +56,7 @@ function judged(answer: Partial<Schemas["LikelySituations"]>) {
   render(
     <MemoryRouter initialEntries={["/?late=1"]}>
       <QueryClientProvider client={queries}>
-        <LikelyPlaces map={map} odds={odds} judged={whole} marks={marks} change={change} />
+        <LikelyPlaces map={map} odds={odds} judged={whole} />
       </QueryClientProvider>
     </MemoryRouter>,
   );
@@ -86,7 +88,9 @@ describe("where one may be", () => {
     expect(screen.getByRole("heading", { name: /Low/ })).toHaveTextContent("47");
     expect(screen.getByText("Trap the wrist.")).toBeVisible();
     expect(screen.getByText("Not onto the neck")).toBeVisible();
-    expect(screen.getByText(/near arm, far arm, trunk, hips, near leg, far leg/)).toBeVisible();
+    expect(
+      screen.getByText(/^near arm, far arm, trunk|Free:.*near arm/, { selector: "li:first-child p" }),
+    ).toBeVisible();
     expect(screen.getByText("30 of 100 that it is this")).toBeVisible();
   });
 
@@ -100,16 +104,40 @@ describe("where one may be", () => {
     expect(screen.getByText("Stay here: going on is worth less.")).toBeVisible();
   });
 
-  it("asks what would tell most, and marks the answer", async () => {
-    judged({ likely: [{ situation: "low", chance: 1 }], next: { where: false, fact: "joined" } });
+  it("sets three level and folds the others", () => {
+    judged({ likely: ["low", "high", "guard", "low"].map((situation) => ({ situation, chance: 0.25 })) });
+    expect(screen.getAllByRole("heading", { level: 3 })).toHaveLength(3);
+    expect(screen.getByText("1 less likely")).toBeVisible();
+  });
+
+  it("says what to do when no place on the map is held like that", () => {
+    judged({});
+    expect(screen.getByText(/Nothing on this map is held like that/)).toBeVisible();
+  });
+});
+
+describe("one question at a time", () => {
+  const asked = (marks: Partial<Marks>, next?: Schemas["NextMark"]) =>
+    render(<Question map={map} next={next} marks={{ ...none, ...marks }} change={change} />);
+
+  it("is where they are, before anything else", async () => {
+    asked({}, { where: false, fact: "joined" });
+    expect(screen.queryByRole("group", { name: "The next thing to tell" })).toBeNull();
+    await userEvent.click(screen.getByRole("button", { name: "astride" }));
+    expect(change).toHaveBeenCalledWith({ where: "astride" });
+  });
+
+  it("then what would tell most, whose answer is a mark", async () => {
+    asked({ where: "astride" }, { where: false, fact: "joined" });
     const next = within(screen.getByRole("group", { name: "The next thing to tell" }));
     expect(next.getByText("Their hands are joined?")).toBeVisible();
     await userEvent.click(next.getByRole("button", { name: "no" }));
     expect(change).toHaveBeenCalledWith({ notSo: ["joined"] });
   });
 
-  it("says what to do when no place on the map is held like that", () => {
-    judged({});
-    expect(screen.getByText(/Nothing on this map is held like that/)).toBeVisible();
+  it("can be asked again", async () => {
+    asked({ where: "astride" });
+    await userEvent.click(screen.getByRole("button", { name: "change" }));
+    expect(change).toHaveBeenCalledWith({ where: "" });
   });
 });

@@ -6,8 +6,6 @@ import { Caution } from "../../ui/Notice";
 import { paths, techniqueOf } from "../map";
 import { settingQuery, type OddsData } from "../odds";
 import { PlacePicture } from "../picture";
-import type { Marks } from "./marks";
-import { Toggle } from "./Toggle";
 import { indexOf } from "../../model/mapIndex";
 
 const MOST = 5;
@@ -82,22 +80,20 @@ function Place({
   );
 }
 
-/** Where one may be, and what would tell more. */
+/** As many places stand beside each other, all level: the likeliest is often not the right one. */
+const LEVEL = 3;
+
+/** Where one may be: the three likeliest level, each with its first thing to do, the others folded. */
 export function LikelyPlaces({
   map,
   odds,
   judged,
-  marks,
-  change,
 }: {
   map: Schemas["Map"];
   odds: OddsData;
   judged: Schemas["LikelySituations"];
-  marks: Marks;
-  change: (part: Partial<Marks>) => void;
 }) {
-  const first = judged.likely[0];
-  if (!first) {
+  if (judged.likely.length === 0) {
     return (
       <p>
         Nothing on this map is held like that. Take back a mark, or put the place on the map as a new
@@ -105,27 +101,36 @@ export function LikelyPlaces({
       </p>
     );
   }
+  const rest = judged.likely.slice(LEVEL, LEVEL + MOST);
   return (
     <>
-      <FirstThing map={map} odds={odds} id={first.situation} />
-      <Next map={map} next={judged.next} marks={marks} change={change} />
-      <h2 className="mt-6 text-base lg:text-[15px]">Where you may be</h2>
-      <ol>
-        {judged.likely.slice(0, MOST).map((place) => {
-          const situation = indexOf(map).situation(place.situation);
-          return (
-            situation && (
-              <Place
-                key={situation.id}
-                map={map}
-                situation={situation}
-                worth={odds.situations[situation.id]?.worth ?? 0}
-                says={`${hundred(place.chance)} of 100 that it is this`}
-              />
-            )
-          );
-        })}
+      <h2 className="text-base lg:text-[15px]">Where you may be</h2>
+      <ol className="mt-1 grid gap-4 mid:grid-cols-3" aria-live="polite">
+        {judged.likely.slice(0, LEVEL).map((place) => (
+          <Candidate key={place.situation} map={map} odds={odds} place={place} />
+        ))}
       </ol>
+      {rest.length > 0 && (
+        <details className="mt-5">
+          <summary className="min-h-8 font-semibold">{rest.length} less likely</summary>
+          <ol>
+            {rest.map((place) => {
+              const situation = indexOf(map).situation(place.situation);
+              return (
+                situation && (
+                  <Place
+                    key={situation.id}
+                    map={map}
+                    situation={situation}
+                    worth={odds.situations[situation.id]?.worth ?? 0}
+                    says={`${hundred(place.chance)} of 100 that it is this`}
+                  />
+                )
+              );
+            })}
+          </ol>
+        </details>
+      )}
     </>
   );
 }
@@ -145,103 +150,67 @@ export function LikeliestInSight({
   return (
     <a
       href="#where"
-      className="fixed inset-x-0 bottom-0 flex min-h-12 items-center gap-3 border-t-2 border-ink bg-ground pr-44 pl-5 no-underline lg:hidden"
+      className="sticky top-0 z-10 flex min-h-12 items-center gap-3 border-b-2 border-ink bg-ground px-5 no-underline mid:top-12 lg:hidden"
     >
       <span className="text-quiet">Most likely</span>
-      <span className="font-semibold">{situation.title}</span>
+      <span className="min-w-0 truncate font-semibold">{situation.title}</span>
       <span className="ml-auto font-semibold">{hundred(odds.situations[situation.id]?.worth ?? 0)}</span>
     </a>
   );
 }
 
-/** The likeliest place: what is free there, and the first thing to do with it. */
-function FirstThing({ map, odds, id }: { map: Schemas["Map"]; odds: OddsData; id: string }) {
+/** A place that one may be in: what is free there, and the first thing to do with it. */
+function Candidate({
+  map,
+  odds,
+  place,
+}: {
+  map: Schemas["Map"];
+  odds: OddsData;
+  place: Schemas["LikelySituation"];
+}) {
   const [params] = useSearchParams();
-  const situation = indexOf(map).situation(id);
-  const at = odds.situations[id];
+  const situation = indexOf(map).situation(place.situation);
+  const at = odds.situations[place.situation];
   if (!situation || !at) return null;
-  const reaction = indexOf(map).reaction(at.best);
-  const technique = techniqueOf(map, reaction);
+  const technique = techniqueOf(map, indexOf(map).reaction(at.best));
   const free = SEGMENTS.filter((s) => !(s in situation.held)).map((s) => SEGMENT_LABEL[s]);
   return (
-    <section aria-live="polite">
-      <p className="text-quiet">Most likely</p>
-      <h2 className="flex items-baseline gap-3 text-[24px]" style={narrowness(at.worth)}>
-        <Link className="link" to={paths.situation(map.id, id) + settingQuery(params)}>
+    <li className="flex min-w-0 flex-col border-t-2 border-ink pt-2">
+      <p className="text-quiet">{hundred(place.chance)} of 100 that it is this</p>
+      <PlacePicture map={map} place={situation.id} width={220} className="my-1 h-[130px] w-full" silent />
+      <h3
+        className="flex items-baseline justify-between gap-2 text-[18px] leading-tight"
+        style={narrowness(at.worth)}
+      >
+        <Link className="link min-w-0" to={paths.situation(map.id, situation.id) + settingQuery(params)}>
           {situation.title}
         </Link>
-        <span className="ml-auto text-[28px]">{hundred(at.worth)}</span>
-      </h2>
+        <span>{hundred(at.worth)}</span>
+      </h3>
       <Gate worth={at.worth} late={situation.stage === "last-chance"} height={10} className="mt-1" />
-      <p className="mt-3">
-        <span className="font-semibold">Free:</span> {free.join(", ") || "nothing; tap early if it hurts"}.
+      <p className="mt-2 text-quiet">
+        <span className="font-semibold text-ink">Free:</span>{" "}
+        {free.join(", ") || "nothing; tap early if it hurts"}.
       </p>
       {at.stop ? (
-        <p className="mt-1 text-[17px]">Stay here: going on is worth less.</p>
+        <p className="mt-1">Stay here: going on is worth less.</p>
       ) : technique ? (
-        <div className="mt-1">
-          <p className="text-[17px]">
+        <>
+          <p className="mt-1">
             <span className="text-quiet">First:</span>{" "}
             <span className="font-semibold">{technique.checkpoints[0] ?? technique.title}.</span>
           </p>
           <p className="text-quiet">It begins “{technique.title}”.</p>
           {technique.cautions[0] && (
-            <div className="mt-2">
+            <div className="mt-1.5">
               <Caution>{technique.cautions[0]}</Caution>
             </div>
           )}
-        </div>
+        </>
       ) : (
         <p className="mt-1 text-rust">Nothing is taught from here yet. Survive: neck and arms first.</p>
       )}
-    </section>
-  );
-}
-
-/** The one mark that would tell most. */
-function Next({
-  map,
-  next,
-  marks,
-  change,
-}: {
-  map: Schemas["Map"];
-  next: Schemas["NextMark"] | undefined;
-  marks: Marks;
-  change: (part: Partial<Marks>) => void;
-}) {
-  if (!next) return null;
-  const fact = indexOf(map).fact(next.fact);
-  const segment = SEGMENTS.find((s) => s === next.segment);
-  if (!fact && !segment) return null;
-  return (
-    <div
-      role="group"
-      aria-label="The next thing to tell"
-      className="mt-4 flex flex-wrap items-center gap-2 border-2 border-ink p-3"
-    >
-      <span className="mr-auto">
-        <span className="block text-quiet">This would tell most</span>
-        <span className="font-semibold">
-          {fact
-            ? `${fact.title}?`
-            : `${segment === "hips" ? "Are" : "Is"} your ${SEGMENT_LABEL[segment!]} held?`}
-        </span>
-      </span>
-      <Toggle
-        on={false}
-        onClick={() => change(fact ? { so: [...marks.so, fact.id] } : { held: [...marks.held, segment!] })}
-      >
-        yes
-      </Toggle>
-      <Toggle
-        on={false}
-        onClick={() =>
-          change(fact ? { notSo: [...marks.notSo, fact.id] } : { free: [...marks.free, segment!] })
-        }
-      >
-        no
-      </Toggle>
-    </div>
+    </li>
   );
 }

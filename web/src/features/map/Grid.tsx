@@ -149,7 +149,6 @@ function FamilyRow({
           <button
             type="button"
             className={`word min-h-11 text-left text-[13.5px] leading-[16px] lg:min-h-6 ${isOneRow ? "lg:absolute lg:top-0 lg:right-0 lg:min-w-6" : ""}`}
-            aria-label={open ? undefined : `${small} in ${title}`}
             aria-expanded={open}
             onClick={(event) => {
               event.stopPropagation();
@@ -157,6 +156,7 @@ function FamilyRow({
             }}
           >
             {open ? (isOneRow ? "fold" : "fold them") : isOneRow ? `+${folded.size}` : small}
+            <span className="sr-only"> in {title}</span>
           </button>
         )}
       </div>

@@ -1,23 +1,48 @@
-import type { ReactNode } from "react";
-import { Link, useSearchParams } from "react-router";
+import { useMemo, type ReactNode } from "react";
+import { Link, useLocation, useSearchParams } from "react-router";
 import { api, problemOf, unwrap, type Schemas } from "../../api/client";
 import { hundred, tenths } from "../../labels";
 import { Gate } from "../../ui/Gate";
 import { Refused } from "../../ui/Notice";
 import { paths, placeTitle, reactionTitle, useMap, useMapChange } from "../map";
-import { SettingLine, settingQuery, useSetting, useStances } from "../odds";
+import { Reorder, SettingLine, settingQuery, useFrozenOrder, useSetting, useStances } from "../odds";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
 import { indexOf } from "../../model/mapIndex";
+
+/** By how much a stance of a principle moves the map at most, in [0,1]. */
+const spread = ({ choices, byCondition }: Schemas["StanceComparison"]) =>
+  Math.max(0, ...choices.map((choice) => Math.abs(choice.start - byCondition)));
+
+/** Less than one start in a thousand is nothing to argue about. */
+const changesMuch = (comparison: Schemas["StanceComparison"]) => spread(comparison) >= 0.001;
 
 /** What good coaches disagree on: the stances side by side, what each is worth, and what leaves the map with it. */
 export function PrinciplesPage() {
   const map = useMap();
   const stances = useStances(map.data);
+  const { hash } = useLocation();
+  const sorted = useMemo(
+    () => [...(stances.data ?? [])].sort((a, b) => spread(b) - spread(a)),
+    [stances.data],
+  );
+  const order = useFrozenOrder(
+    sorted,
+    (comparison) => comparison.principle,
+    `${map.data?.id} ${map.data?.revision} ${sorted.length}`,
+  );
   const ready = together({ map, stances });
   if (!ready.data) return <Waiting what="Solving the map for every stance" on={ready} />;
-  const data = ready.data;
-  const loaded = data.map;
+  const loaded = ready.data.map;
+  const rest = order.items.filter((comparison) => !changesMuch(comparison));
+  const row = (comparison: Schemas["StanceComparison"]) => {
+    const principle = indexOf(loaded).principle(comparison.principle);
+    return (
+      principle && (
+        <PrincipleRow key={principle.id} map={loaded} principle={principle} comparison={comparison} />
+      )
+    );
+  };
   return (
     <main className="px-5 pt-2 pb-12">
       <SettingLine map={loaded} />
@@ -27,14 +52,19 @@ export function PrinciplesPage() {
         stance changes nothing for anybody else; taking it for the house does.
       </p>
       {loaded.principles.length === 0 && <p className="mt-4">This map names no principle yet.</p>}
-      {data.stances.map((comparison) => {
-        const principle = indexOf(loaded).principle(comparison.principle);
-        return (
-          principle && (
-            <PrincipleRow key={principle.id} map={loaded} principle={principle} comparison={comparison} />
-          )
-        );
-      })}
+      <Reorder
+        first={order.first && indexOf(loaded).principle(order.first.principle)?.title}
+        reorder={order.reorder}
+      />
+      {order.items.filter(changesMuch).map(row)}
+      {rest.length > 0 && (
+        <details className="mt-6" open={rest.some((c) => `#${c.principle}` === hash) || undefined}>
+          <summary className="min-h-8 font-semibold">
+            {rest.length} that {rest.length === 1 ? "changes" : "change"} next to nothing for this pair
+          </summary>
+          {rest.map(row)}
+        </details>
+      )}
     </main>
   );
 }
@@ -77,7 +107,11 @@ function PrincipleRow({
       { onSuccess: () => tryOut(undefined) },
     );
   return (
-    <section id={principle.id} className="mt-4 border-t-[3px] border-ink pt-2" aria-label={principle.title}>
+    <section
+      id={principle.id}
+      className="mt-2 mb-4 border-t-[3px] border-ink pt-2"
+      aria-label={principle.title}
+    >
       <div className="flex flex-wrap items-baseline gap-x-4">
         <h2 className="text-[18px]">{principle.title}</h2>
         <p className="text-quiet">

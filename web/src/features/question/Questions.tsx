@@ -109,6 +109,7 @@ function Card({ map, question, start }: { map: Schemas["Map"]; question: Questio
   const [whole, setWhole] = useState(false);
   const gain = question.gain ?? undefined;
   const then = Math.min(1, start + (gain ?? 0));
+  const atLength = question.id && place ? "Answer at length" : "Answer";
   return (
     <li className="flex min-w-0 flex-col gap-2 border-2 border-ink p-3">
       <div className="flex items-start gap-3">
@@ -161,10 +162,10 @@ function Card({ map, question, start }: { map: Schemas["Map"]; question: Questio
             <button
               type="button"
               className="word"
-              aria-label={`Answer: they ${words}`}
+              aria-label={`${atLength}: they ${words}`}
               onClick={() => setWhole(true)}
             >
-              {question.id && place ? "more of it" : "Answer"}
+              {atLength}
             </button>
             {question.id && (
               <button

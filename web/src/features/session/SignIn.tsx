@@ -1,7 +1,6 @@
 import { Dialog } from "radix-ui";
 import { useState } from "react";
 import { problemOf } from "../../api/client";
-import { Gate } from "../../ui/Gate";
 import { Labelled } from "../../ui/Labelled";
 import { Refused } from "../../ui/Notice";
 import { useSignIn } from "./session";
@@ -37,7 +36,6 @@ export function SignIn({ again = false }: { again?: boolean }) {
         <p className="mt-1 text-quiet">
           {again ? "The session has ended. What you typed is still there." : "How likely do they get out?"}
         </p>
-        <Gate worth={0.22} height={12} className="mt-4" />
       </div>
       <Labelled label="Name" error={name}>
         <input

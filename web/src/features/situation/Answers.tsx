@@ -169,9 +169,20 @@ export function Answers({
       {adding ? (
         <NewReactionForm map={map} situation={situation.id} onDone={() => setAdding(false)} />
       ) : (
-        <button type="button" className="word mt-3" onClick={() => setAdding(true)}>
-          Add what you do
-        </button>
+        <p className="mt-3 flex gap-x-6">
+          <button type="button" className="word" onClick={() => setAdding(true)}>
+            Add what you do
+          </button>
+          {answers.some((r) => !opened.has(r.reaction)) && (
+            <button
+              type="button"
+              className="word"
+              onClick={() => setOpened(new Set(answers.map((r) => r.reaction)))}
+            >
+              Open all answers
+            </button>
+          )}
+        </p>
       )}
       <BestPath map={map} situation={situation} at={at} />
     </>

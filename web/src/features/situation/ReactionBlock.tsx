@@ -1,4 +1,4 @@
-import { useRef, useState, type ReactNode } from "react";
+import { useEffect, useRef, useState, type ReactNode } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
 import { hundred, seconds, tenths } from "../../labels";
@@ -81,31 +81,30 @@ export function ReactionBlock({
         />
       )}
       <div className="flex min-h-11 items-center gap-x-3 max-mid:flex-wrap lg:min-h-8">
-        <button
-          type="button"
-          aria-expanded={open}
-          aria-label={`${rank}: ${title}`}
-          className={`flex min-h-11 min-w-0 grow basis-0 items-center gap-x-3 text-left lg:min-h-8 ${odds.usable ? "" : "text-quiet"}`}
-          onClick={turn}
-        >
-          <span className="key shrink-0" aria-hidden="true">
-            {rank}
-          </span>
-          <span
-            className={`min-w-0 font-semibold ${open ? "text-[18px]" : "text-[15px] mid:truncate lg:max-w-[75%] lg:shrink-0"}`}
-            style={odds.known ? narrowness(odds.worth) : undefined}
+        <h3 className="flex min-w-0 grow basis-0 font-normal">
+          <button
+            type="button"
+            aria-expanded={open}
+            className={`flex min-h-11 min-w-0 grow basis-0 items-center gap-x-3 text-left lg:min-h-8 ${odds.usable ? "" : "text-quiet"}`}
+            onClick={turn}
           >
-            {title}
-          </span>
-          {!open && reaction.when && (
-            <span className="min-w-0 shrink-[9] truncate text-quiet max-lg:hidden">
-              when {lowerFirst(reaction.when)}
+            <span className="key shrink-0">{rank}</span>
+            <span
+              className={`min-w-0 font-semibold ${open ? "text-[18px]" : "text-[15px] mid:truncate lg:max-w-[75%] lg:shrink-0"}`}
+              style={odds.known ? narrowness(odds.worth) : undefined}
+            >
+              {title}
             </span>
-          )}
-          {!open && (
-            <span className="ml-auto shrink-0 text-quiet max-lg:hidden">{seconds(reaction.seconds)}</span>
-          )}
-        </button>
+            {!open && reaction.when && (
+              <span className="min-w-0 shrink-[9] truncate text-quiet max-lg:hidden">
+                when {lowerFirst(reaction.when)}
+              </span>
+            )}
+            {!open && (
+              <span className="ml-auto shrink-0 text-quiet max-lg:hidden">{seconds(reaction.seconds)}</span>
+            )}
+          </button>
+        </h3>
         {open && hangs && (
           <span className="border border-ink bg-signal px-1.5 text-on-signal">
             the map hangs on it: −{tenths(hangs.lost)} without
@@ -120,11 +119,8 @@ export function ReactionBlock({
         )}
         {!open && !odds.usable && <span className="shrink-0 text-rust">closed</span>}
         <span className="w-14 shrink-0 text-right">
-          {odds.known ? (
-            <Odds worth={odds.worth} by={by} className="text-[17px]" />
-          ) : (
-            <span className="text-quiet">not yet</span>
-          )}
+          {!odds.known && <span className="text-quiet">not yet</span>}
+          {odds.known && odds.usable && <Odds worth={odds.worth} by={by} className="text-[17px]" />}
         </span>
       </div>
       {open && (
@@ -347,20 +343,17 @@ function ResponseRow({
   const [editing, setEditing] = useState(() => hasDraft(responseKey(map, reaction.id, response.id)));
   const [params] = useSearchParams();
   const row = useRef<HTMLLIElement>(null);
+  const wasEditing = useRef(editing);
+  useEffect(() => {
+    // The focus goes to what changed: the form is gone with whatever had it.
+    if (wasEditing.current && !editing) row.current?.focus();
+    wasEditing.current = editing;
+  }, [editing]);
   const doing = theyDo(response.cue);
   if (editing) {
     return (
       <li>
-        <ResponseForm
-          map={map}
-          reaction={reaction.id}
-          response={response}
-          onDone={() => {
-            setEditing(false);
-            // The focus goes to what changed, once it is there again.
-            requestAnimationFrame(() => row.current?.focus());
-          }}
-        />
+        <ResponseForm map={map} reaction={reaction.id} response={response} onDone={() => setEditing(false)} />
       </li>
     );
   }

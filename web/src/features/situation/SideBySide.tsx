@@ -51,7 +51,7 @@ export function BesideLine({
           value={written}
           onChange={(event) => choose(event.target.value)}
         >
-          <option value="">{heavier?.title ?? "side by side"}</option>
+          <option value="">{heavier ? `against ${heavier.title}` : "side by side with …"}</option>
           <optgroup label="Another matchup">
             {map.matchups.map((m) => (
               <option key={m.id} value={`matchup ${m.id}`}>

@@ -61,7 +61,7 @@ export function TheyLine({
         <button
           type="button"
           className="word edit-word"
-          aria-label={`Add what they do about ${title}`}
+          aria-label={`Add what they do about ${title}, with its answer`}
           onClick={more}
         >
           with its answer

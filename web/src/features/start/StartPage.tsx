@@ -10,7 +10,7 @@ import { Picker } from "../../ui/Picker";
 import { findingPlace, lowerFirst, paths, techniqueOf, useMap, useMapChange } from "../map";
 import { useOdds, useReview, type OddsData } from "../odds";
 import { namedAlike, partsOf } from "../../model/partKinds";
-import { inWordsOfTheForm, putParts } from "../workshop";
+import { inWordsOfTheForm, putParts, usePart, type Part } from "../workshop";
 import { partsToSend, rowsOf, type Answer, type Pin } from "./answers";
 import { Heading } from "../../ui/Heading";
 import { PlacePicture } from "../picture";
@@ -18,7 +18,7 @@ import { together, Waiting } from "../../ui/Waiting";
 import { indexOf } from "../../model/mapIndex";
 
 const WORDS = ["never", "rarely", "sometimes", "often", "usually"];
-const OFFERED = 8;
+const OFFERED = 6;
 
 /** The first useful act: one pin, three answers of theirs, the odds and the hole. */
 export function StartPage() {
@@ -99,18 +99,31 @@ function Choose({
   return (
     <div className="mt-3">
       {offered.length > 0 && (
-        <div className="flex flex-wrap gap-2">
-          {offered.map((s) => (
-            <button
-              key={s.id}
-              type="button"
-              aria-pressed={pin?.id === s.id}
-              className="min-h-11 border border-edge px-3 aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-ground"
-              onClick={() => choose({ id: s.id, title: s.title })}
-            >
-              {s.title} <span className="font-semibold">{hundred(odds.situations[s.id]?.worth ?? 0)}</span>
-            </button>
-          ))}
+        <div className="grid grid-cols-2 gap-3 mid:grid-cols-3">
+          {offered.map((s) => {
+            const worth = odds.situations[s.id]?.worth ?? 0;
+            return (
+              <button
+                key={s.id}
+                type="button"
+                aria-pressed={pin?.id === s.id}
+                className="border-2 border-rule p-2.5 text-left hover:border-edge aria-pressed:border-ink aria-pressed:bg-lane"
+                onClick={() => choose({ id: s.id, title: s.title })}
+              >
+                <PlacePicture
+                  map={map}
+                  place={s.id}
+                  width={220}
+                  className="h-[110px] w-full mid:h-[140px]"
+                  silent
+                />
+                <span className="mt-1.5 flex items-baseline justify-between gap-2 leading-tight font-semibold">
+                  <span>{s.title}</span> <span>{hundred(worth)}</span>
+                </span>
+                <Gate worth={worth} late={s.stage === "last-chance"} className="mt-1" />
+              </button>
+            );
+          })}
         </div>
       )}
       <div className="mt-3 max-w-md">
@@ -270,14 +283,18 @@ function Result({
             of 100 starts in “{place.title}” get out
             {hundred(before) === hundred(worth) ? "." : `, was ${hundred(before)}.`}
           </p>
-          <Gate worth={worth} height={12} className="mt-1.5" />
+          <Gate worth={worth} beside={before} height={16} className="mt-1.5" />
         </div>
       </div>
       {hole && (
         <div className="mt-4 border border-dashed border-rust p-3">
           <p className="font-semibold text-rust">The hole: {lowerFirst(findingPlace(map, hole).title)}</p>
           <p>{hole.reason}</p>
-          <p className="text-quiet">{hole.mend}</p>
+          {hole.kind === "unanswered-response" && hole.response ? (
+            <AnswerHole key={hole.response} map={map} reaction={hole.place} response={hole.response} />
+          ) : (
+            <p className="text-quiet">{hole.mend}</p>
+          )}
         </div>
       )}
       {review.data && !hole && (
@@ -294,8 +311,61 @@ function Result({
           See the whole map
         </Link>
       </p>
-      <p className="mt-3 text-quiet">It is one change of the map; Undo takes it back.</p>
+      <p className="mt-3 text-quiet">Each is one change of the map; Ctrl Z takes it back.</p>
     </section>
+  );
+}
+
+/** Answers the hole where it stands: one line, and the number above it rises. */
+function AnswerHole({
+  map,
+  reaction,
+  response,
+}: {
+  map: Schemas["Map"];
+  reaction: string;
+  response: string;
+}) {
+  const part = usePart(map, "reactions", reaction);
+  const save = useMapChange(map.id);
+  const [leads, setLeads] = useState("");
+  const cue = indexOf(map).response(reaction, response)?.cue ?? "";
+  const send = () => {
+    const whole = part.data;
+    if (!whole || leads === "") return;
+    const responses = ((whole.responses as Part[] | undefined) ?? []).map((r) =>
+      r.id === response ? { ...r, leads } : r,
+    );
+    save.mutate(() =>
+      putParts(map.id, map.revision, `Answered “${cue}”`, [
+        { list: "reactions", id: reaction, part: { ...whole, responses } },
+      ]),
+    );
+  };
+  return (
+    <form
+      className="mt-2 max-w-lg"
+      onSubmit={(event) => {
+        event.preventDefault();
+        send();
+      }}
+    >
+      <span className="block font-semibold">What do you do then? You are in</span>
+      <div className="flex items-center gap-2">
+        <div className="min-w-0 grow">
+          <Picker
+            label="Where you are then"
+            value={leads}
+            choices={namedAlike("situations").flatMap((list) => partsOf(map, list))}
+            onChange={setLeads}
+          />
+        </div>
+        <button type="submit" className="plate" disabled={leads === "" || !part.data || save.isPending}>
+          Answer it
+        </button>
+      </div>
+      {save.isError && <Refused problem={inForm(problemOf(save.error))} />}
+    </form>
   );
 }
 

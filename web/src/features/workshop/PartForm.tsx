@@ -89,6 +89,8 @@ export function PartForm({
   const form = useRef<HTMLFormElement>(null);
   const [removing, setRemoving] = useState(false);
   const [busy, setBusy] = useState(false);
+  // A press on Save while something is on its way is not lost: it counts once that is there.
+  const [wanted, want] = useState(false);
   useEffect(() => form.current?.querySelector<HTMLElement>("input, select, textarea")?.focus(), []);
   const { value, made } = draft.value;
   const clean = cleaned(value, typeof value.id === "string" ? retiredResponses(map, value.id) : []);
@@ -119,7 +121,17 @@ export function PartForm({
     </button>
   );
   const send = (base: number) =>
-    save.mutate(() => putParts(map.id, base, summary(value), parts), { onSuccess: () => done(input) });
+    save.mutate(() => putParts(map.id, base, summary(value), parts), {
+      onSuccess: () => done(input),
+      onSettled: () => want(false),
+    });
+  const latest = useRef(() => {});
+  useEffect(() => {
+    latest.current = () => send(draft.base);
+  });
+  useEffect(() => {
+    if (wanted && !busy) latest.current();
+  }, [wanted, busy]);
   const make = (list: PartList, title: string) => {
     const id = freeId(title, [...takenIds(map, list), ...made.map((m) => m.id)]);
     const part = bare(map, list, title, watch);
@@ -155,7 +167,9 @@ export function PartForm({
       onSubmit={(event) => {
         event.preventDefault();
         setTried(true);
-        if (missing.length === 0 && !busy) send(draft.base);
+        if (missing.length > 0) return;
+        if (busy) want(true);
+        else send(draft.base);
       }}
       onKeyDown={(event) => {
         if (event.key === "Escape") {
@@ -218,7 +232,7 @@ export function PartForm({
       )}
       {problem?.status !== 409 && (
         <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
-          <button type="submit" className="plate" disabled={save.isPending || busy}>
+          <button type="submit" className="plate" disabled={save.isPending || wanted}>
             Save
           </button>
           <button type="button" className="word" onClick={() => done()}>

@@ -99,28 +99,31 @@ export function PostureEditor({
         Drag a hand, a knee, a foot or a head; or choose one with Tab and move it with the arrows, Shift for
         more, Page Up towards you.
       </p>
-      <div role="status" className="mt-1">
-        {[...faultsInWords(shown.faults), ...news].map((line) => (
-          <p key={line} className="first-letter:uppercase">
-            {line}.
-          </p>
-        ))}
-        {nudge.problem && <p className="text-rust">{nudge.problem.detail}</p>}
+      {/* As high empty as with what is usually said: what stands under it is not to move away from a press. */}
+      <div className="min-h-[7.5rem]">
+        <div role="status" className="mt-1">
+          {[...faultsInWords(shown.faults), ...news].map((line) => (
+            <p key={line} className="first-letter:uppercase">
+              {line}.
+            </p>
+          ))}
+          {nudge.problem && <p className="text-rust">{nudge.problem.detail}</p>}
+        </div>
+        {before.length > 0 && (
+          <button
+            type="button"
+            className="word"
+            onClick={() => {
+              nudge.giveUp();
+              onValue(withShape(value, before.at(-1)!));
+              setBefore(before.slice(0, -1));
+              setNews([]);
+            }}
+          >
+            Take the last move back
+          </button>
+        )}
       </div>
-      {before.length > 0 && (
-        <button
-          type="button"
-          className="word"
-          onClick={() => {
-            nudge.giveUp();
-            onValue(withShape(value, before.at(-1)!));
-            setBefore(before.slice(0, -1));
-            setNews([]);
-          }}
-        >
-          Take the last move back
-        </button>
-      )}
     </section>
   );
 }

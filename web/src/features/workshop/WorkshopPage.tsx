@@ -81,7 +81,7 @@ function Parts({ map, list }: { map: Schemas["Map"]; list: PartList }) {
   return (
     <>
       <div className="mt-3 flex flex-wrap items-end gap-x-5 gap-y-2">
-        <Heading className="mr-auto">{kind.title}</Heading>
+        <Heading className="mr-auto">Edit the map: {kind.title.toLowerCase()}</Heading>
         <label className="flex items-center gap-2">
           <span className="text-quiet">Find</span>
           <input

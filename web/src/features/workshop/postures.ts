@@ -59,6 +59,8 @@ export function useNudge(
     settlingNow.current = posture;
     setSettling(posture);
   };
+  /** Something was moved while what was let go before it had not come back. */
+  const [waits, setWaits] = useState(false);
   /** Counts what was given up; an answer to something given up is not shown. */
   const turn = useRef(0);
   const running = useRef(-1);
@@ -102,6 +104,7 @@ export function useNudge(
     const move = waiting.current;
     if (settling !== undefined || !move || !asked) return;
     waiting.current = undefined;
+    setWaits(false);
     ask(move);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- only what came back lets what waits go on
   }, [name, settling]);
@@ -110,16 +113,19 @@ export function useNudge(
     drawn,
     problem,
     /** True until what was let go has come back as a posture. */
-    busy: settling !== undefined && settling === name,
+    busy: waits || (settling !== undefined && settling === name),
     move: (move: Move, done: boolean) => {
       if (!asked) return;
-      if (settlingNow.current === name) waiting.current = { ...move, done };
-      else ask({ ...move, done });
+      if (settlingNow.current === name) {
+        waiting.current = { ...move, done };
+        setWaits(true);
+      } else ask({ ...move, done });
     },
     /** As if nothing had been moved. */
     giveUp: () => {
       next.current = undefined;
       waiting.current = undefined;
+      setWaits(false);
       settle(undefined);
       turn.current++;
       setDrawn(undefined);

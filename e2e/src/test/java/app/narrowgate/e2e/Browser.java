@@ -87,6 +87,14 @@ final class Browser implements AutoCloseable {
         return page;
     }
 
+    /** The same on a session of its own, which the story may end. */
+    Page freshlySignedIn() {
+        Page page = window();
+        signIn(page, "open-the-gate");
+        page.waitForURL("**/map/**");
+        return page;
+    }
+
     static void signIn(Page page, String password) {
         signIn(page, "tamsin", password);
     }

@@ -1,5 +1,6 @@
 package app.narrowgate.e2e;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
@@ -45,7 +46,7 @@ final class BulkMeasurement {
                     new FilePayload("bulk.json", "application/json", map().getBytes(StandardCharsets.UTF_8)));
             took("bulk map: read in from a file and shown", () -> {
                 page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Begin it")).click();
-                page.locator("[data-situation=s0]").waitFor(new com.microsoft.playwright.Locator.WaitForOptions()
+                page.locator("[data-situation=s0]").waitFor(new Locator.WaitForOptions()
                         .setTimeout(120_000));
             });
             bulk(page);
@@ -65,7 +66,7 @@ final class BulkMeasurement {
         page.waitForTimeout(15_000);
         took("bulk map: found among everything by typing", () -> {
             page.keyboard().press("Control+k");
-            page.getByRole(AriaRole.COMBOBOX).fill("answer 3 to 1999");
+            page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("What if they …")).fill("answer 3 to 1999");
             page.getByText("They answer 3 to 1999").first().waitFor();
         });
         took("bulk map: situation opened", () -> {
@@ -86,9 +87,9 @@ final class BulkMeasurement {
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Edit: "))).first().waitFor();
         });
         took("bulk map: holes listed", () -> {
-            page.navigate(map + "/review");
-            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Holes in the map"))
-                    .waitFor(new com.microsoft.playwright.Locator.WaitForOptions().setTimeout(120_000));
+            page.navigate(map + "/holes");
+            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Holes").setExact(true))
+                    .waitFor(new Locator.WaitForOptions().setTimeout(120_000));
         });
     }
 
@@ -99,6 +100,10 @@ final class BulkMeasurement {
      *     well
      */
     private static void dragged(Page page, String map, String slider, int times, int pause) {
+        Locator setting = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("change the setting"));
+        if (setting.isVisible()) {
+            setting.click();
+        }
         page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName(slider)).focus();
         // All steps in one call: what drives the browser would take its share of the two cores between them.
         List<?> taken = (List<?>) page.evaluate("""

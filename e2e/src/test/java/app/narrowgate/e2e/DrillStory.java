@@ -31,7 +31,7 @@ class DrillStory extends Story {
     }
 
     private static Page bench(Page page) {
-        page.getByRole(AriaRole.NAVIGATION, named("Views")).getByText("Drills").click();
+        page.getByRole(AriaRole.NAVIGATION, exactly("Places")).getByText("Drills").click();
         title(page).waitFor();
         return page;
     }

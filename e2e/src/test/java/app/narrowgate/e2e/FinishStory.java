@@ -51,7 +51,7 @@ class FinishStory extends Story {
         go(page, "/holds/finishes/rear-choke");
         Locator early = region(page, "Cheapest denial, stage by stage").getByRole(AriaRole.LISTITEM).first();
         int before = last(early);
-        button(page, "change").click();
+        openSetting(page);
         Locator late = page.getByRole(AriaRole.SLIDER, named("Starts late by"));
         late.focus();
         page.keyboard().press("End");

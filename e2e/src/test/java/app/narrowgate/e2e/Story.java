@@ -81,6 +81,21 @@ abstract class Story {
         return page;
     }
 
+    /** The one box in the band. */
+    static Locator box(Page page) {
+        return page.getByRole(AriaRole.COMBOBOX, exactly("What if they …"));
+    }
+
+    /** Takes the last change back, as one who has read the keys. */
+    static void undo(Page page) {
+        page.keyboard().press("Control+z");
+    }
+
+    /** Opens the line that says under which setting everything is reckoned. */
+    static void openSetting(Page page) {
+        button(page, "change the setting").click();
+    }
+
     static Locator h1(Page page) {
         return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1));
     }

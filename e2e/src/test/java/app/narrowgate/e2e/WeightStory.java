@@ -97,7 +97,7 @@ class WeightStory extends Story {
     @Test
     void placesAreComparedAndAnotherIsWeighed() {
         Page page = browser.signedIn();
-        page.getByRole(AriaRole.NAVIGATION, exactly("Views")).getByRole(AriaRole.LINK, within("Holds")).click();
+        page.getByRole(AriaRole.NAVIGATION, exactly("Places")).getByRole(AriaRole.LINK, within("Holds")).click();
         page.getByRole(AriaRole.LINK, exactly("Weight and base")).click();
         assertThat(h1(page)).hasText("Weight and base");
         page.getByLabel("Family").selectOption("Scarf hold");
@@ -185,7 +185,7 @@ class WeightStory extends Story {
         assertThat(row(page, "Both hands, thumbs round")).containsText("8");
         page.reload();
         assertThat(row(page, "Both hands, thumbs round")).isVisible();
-        button(page, "Undo").click();
+        undo(page);
         assertThat(row(page, "Both hands, thumbs round")).hasCount(0);
     }
 }
