@@ -5,7 +5,6 @@ import { Navigate, Route, Routes } from "react-router";
 import { onNotLetIn, problemOf } from "../api/client";
 import { MapPage, paths, useMaps } from "../features/map";
 import { SignIn, useSession } from "../features/session";
-import { SituationPage } from "../features/situation";
 import { Failed, Loading } from "../ui/Notice";
 import { onOther } from "../ui/kept";
 import { useTheme } from "../ui/theme";
@@ -13,6 +12,7 @@ import { Boundary, BoundedRoute } from "./Boundary";
 import { Frame } from "./Frame";
 import { Heading } from "../ui/Heading";
 
+const SituationPage = lazy(() => import("../features/situation").then((m) => ({ default: m.SituationPage })));
 const FlowPage = lazy(() => import("../features/flow").then((m) => ({ default: m.FlowPage })));
 const GatesPage = lazy(() => import("../features/gates").then((m) => ({ default: m.GatesPage })));
 const HeldPage = lazy(() => import("../features/held").then((m) => ({ default: m.HeldPage })));
@@ -38,6 +38,11 @@ const SheetPage = lazy(() => import("../features/drill").then((m) => ({ default:
 
 export function App() {
   const [theme, toggleTheme] = useTheme();
+  // What is opened next from the map comes once the page stands: on the mat the network may be gone by then.
+  useEffect(() => {
+    const timer = setTimeout(() => void import("../features/situation"), 2000);
+    return () => clearTimeout(timer);
+  }, []);
   return (
     <Boundary>
       <Gatekeeper>

@@ -37,6 +37,7 @@ final class BulkMeasurement {
                 page.getByText("Choke closing").last().waitFor();
             });
             nudged(page, app.address());
+            loaded(browser);
             if (List.of(arguments).contains("demo")) {
                 return;
             }
@@ -165,6 +166,23 @@ final class BulkMeasurement {
                   return taken.slice(times / 2);
                 }""", 120);
         tellAll("demo map: hand of a posture moved, solved and painted", taken);
+    }
+
+    /** What comes over the wire before the map stands, and when the largest part of it is painted, in a fresh window. */
+    private static void loaded(Browser browser) {
+        Page page = browser.signedIn();
+        page.locator("[data-situation=mount-low]").waitFor();
+        page.waitForTimeout(1500);
+        List<?> told = (List<?>) page.evaluate("""
+                () => new Promise(done => {
+                  const scripts = performance.getEntriesByType("resource").filter(r => r.name.endsWith(".js"))
+                    .filter(r => r.startTime < 1900).reduce((sum, r) => sum + r.encodedBodySize, 0);
+                  new PerformanceObserver(list => done([scripts, list.getEntries().at(-1).startTime]))
+                    .observe({ type: "largest-contentful-paint", buffered: true });
+                })""");
+        System.out.printf(Locale.ROOT, "%-60s %7.0f kB%n", "demo map: script before it stands, compressed",
+                ((Number) told.get(0)).doubleValue() / 1000);
+        tell("demo map: largest paint", ((Number) told.get(1)).doubleValue());
     }
 
     private static void tellAll(String what, List<?> taken) {

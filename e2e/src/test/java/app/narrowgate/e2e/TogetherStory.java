@@ -82,6 +82,7 @@ class TogetherStory extends Story {
         button(page, "Go back to this, revision 1").click();
         assertThat(page.getByText("Went back to revision 1").first()).isVisible();
         page.reload();
+        button(page, "Go back to this, revision 1").waitFor();
         undo(page);
         assertThat(page.getByText("Took back: Went back to revision 1").first()).isVisible();
     }
