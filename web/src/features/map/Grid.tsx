@@ -1,5 +1,4 @@
-import { group } from "d3-array";
-import { memo, useMemo, useState, type ReactNode } from "react";
+import { memo, useState, type ReactNode } from "react";
 import type { Schemas } from "../../api/client";
 import { STAGE_LABEL, STAGES } from "../../labels";
 import { useMedia } from "../../ui/media";
@@ -11,7 +10,7 @@ import { Key } from "./Key";
 import { moveBetweenGates } from "./moveBetweenGates";
 import { SituationGate } from "./SituationGate";
 import { Threads } from "./Threads";
-import { useFollow, useMarks } from "./useMarks";
+import { useFollow, useMarks, usePlaces } from "./useMarks";
 
 const COLUMNS = "grid-cols-[84px_repeat(4,minmax(0,1fr))] lg:grid-cols-[112px_repeat(4,minmax(0,1fr))]";
 
@@ -43,15 +42,7 @@ export const Grid = memo(function Grid({
   const { soon, follow, query } = useFollow(map);
   const rows = useRows();
   const isDesk = useMedia("(min-width: 64rem)", true);
-  const byFamily = useMemo(
-    () =>
-      group(
-        map.situations.filter((s) => s.stage),
-        (s) => s.family,
-      ),
-    [map],
-  );
-  const resting = useMemo(() => map.situations.filter((s) => !s.stage), [map]);
+  const { byFamily, resting } = usePlaces(map);
   const gate = (situation: Schemas["Situation"], close = false) => {
     const at = odds.situations[situation.id];
     return (

@@ -1,5 +1,4 @@
-import { group } from "d3-array";
-import { useMemo, useState } from "react";
+import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import { hundred, STAGE_LABEL, STAGES } from "../../labels";
 import { difference, Gate, narrowness } from "../../ui/Gate";
@@ -9,7 +8,7 @@ import { standingFor } from "./folding";
 import { Key } from "./Key";
 import { paths } from "./paths";
 import { SituationGate } from "./SituationGate";
-import { useFollow, useMarks } from "./useMarks";
+import { useFollow, useMarks, usePlaces } from "./useMarks";
 
 type Situation = Schemas["Situation"];
 
@@ -17,15 +16,7 @@ type Situation = Schemas["Situation"];
 export function MapOnPhone({ map, odds, beside }: { map: Schemas["Map"]; odds: Overview; beside: Beside }) {
   const { soon, follow, query } = useFollow(map);
   const marks = useMarks(map, odds, undefined);
-  const byFamily = useMemo(
-    () =>
-      group(
-        map.situations.filter((s) => s.stage),
-        (s) => s.family,
-      ),
-    [map],
-  );
-  const resting = useMemo(() => map.situations.filter((s) => !s.stage), [map]);
+  const { byFamily, resting } = usePlaces(map);
   const gate = (s: Situation) => {
     const at = odds.situations[s.id];
     return (

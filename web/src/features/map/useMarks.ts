@@ -49,3 +49,17 @@ export function useFollow(map: Schemas["Map"]) {
   };
   return { soon, follow, query };
 }
+
+/** The places of each family that are stages of a hold, and apart from them those to rest in. */
+export function usePlaces(map: Schemas["Map"]) {
+  return useMemo(
+    () => ({
+      byFamily: group(
+        map.situations.filter((s) => s.stage),
+        (s) => s.family,
+      ),
+      resting: map.situations.filter((s) => !s.stage),
+    }),
+    [map],
+  );
+}

@@ -81,7 +81,42 @@ export function Questions({
 }
 
 /** What a question is about, in the words that its forms and buttons go by. */
-function useAbout(map: Schemas["Map"], question: Question) {
+function aboutOf(map: Schemas["Map"], question: Question) {
+  const reaction = indexOf(map).reaction(question.reaction);
+  return {
+    place: indexOf(map).situation(question.situation),
+    reaction,
+    response: indexOf(map).response(question.reaction, question.response),
+    technique: techniqueOf(map, reaction),
+    words: lowerFirst(withoutThey(question.words)),
+  };
+}
+
+/** Where a question was asked, after what, and by whom. */
+function Whence({ map, question }: { map: Schemas["Map"]; question: Question }) {
+  const [params] = useSearchParams();
+  const { place, technique } = aboutOf(map, question);
+  return (
+    <p className="mt-0.5 text-quiet">
+      {place ? (
+        <>
+          in{" "}
+          <Link className="link" to={paths.situation(map.id, place.id) + settingQuery(params)}>
+            {place.title}
+          </Link>
+        </>
+      ) : (
+        "not placed yet"
+      )}
+      {technique && <>, after you: {lowerFirst(technique.title)}</>}
+      {question.author && <>, asked by {question.author}</>}
+    </p>
+  );
+}
+
+/** Drops a question that needs no answer any more; nothing for what is no kept question. */
+function Drop({ map, question }: { map: Schemas["Map"]; question: Question }) {
+  const { words } = aboutOf(map, question);
   const queries = useQueryClient();
   const drop = useMutation({
     mutationFn: () =>
@@ -92,20 +127,22 @@ function useAbout(map: Schemas["Map"], question: Question) {
       ),
     onSettled: () => askAgain(queries, { queryKey: ["questions", map.id] }),
   });
-  const reaction = indexOf(map).reaction(question.reaction);
-  return {
-    drop,
-    place: indexOf(map).situation(question.situation),
-    reaction,
-    response: indexOf(map).response(question.reaction, question.response),
-    technique: techniqueOf(map, reaction),
-    words: lowerFirst(withoutThey(question.words)),
-  };
+  if (!question.id) return null;
+  return (
+    <button
+      type="button"
+      className="word"
+      aria-label={`Drop: they ${words}`}
+      disabled={drop.isPending}
+      onClick={() => drop.mutate()}
+    >
+      Drop
+    </button>
+  );
 }
 
 function Card({ map, question, start }: { map: Schemas["Map"]; question: Question; start: number }) {
-  const { drop, place, technique, words } = useAbout(map, question);
-  const [params] = useSearchParams();
+  const { place, words } = aboutOf(map, question);
   const [whole, setWhole] = useState(false);
   const gain = question.gain ?? undefined;
   const then = Math.min(1, start + (gain ?? 0));
@@ -124,20 +161,7 @@ function Card({ map, question, start }: { map: Schemas["Map"]; question: Questio
         )}
         <div className="min-w-0">
           <p className="text-[16px] leading-tight font-semibold">What if they {words}?</p>
-          <p className="mt-0.5 text-quiet">
-            {place ? (
-              <>
-                in{" "}
-                <Link className="link" to={paths.situation(map.id, place.id) + settingQuery(params)}>
-                  {place.title}
-                </Link>
-              </>
-            ) : (
-              "not placed yet"
-            )}
-            {technique && <>, after you: {lowerFirst(technique.title)}</>}
-            {question.author && <>, asked by {question.author}</>}
-          </p>
+          <Whence map={map} question={question} />
         </div>
       </div>
       {gain === undefined ? (
@@ -167,17 +191,7 @@ function Card({ map, question, start }: { map: Schemas["Map"]; question: Questio
             >
               {atLength}
             </button>
-            {question.id && (
-              <button
-                type="button"
-                className="word"
-                aria-label={`Drop: they ${words}`}
-                disabled={drop.isPending}
-                onClick={() => drop.mutate()}
-              >
-                Drop
-              </button>
-            )}
+            <Drop map={map} question={question} />
           </p>
         </div>
       )}
@@ -231,7 +245,7 @@ function WholeAnswer({
   question: Question;
   onDone: () => void;
 }) {
-  const { reaction, response } = useAbout(map, question);
+  const { reaction, response } = aboutOf(map, question);
   if (question.id) return <AnswerForm map={map} question={question} onDone={onDone} />;
   if (!reaction || !response) return null;
   return <ResponseForm map={map} reaction={reaction.id} response={response} onDone={onDone} />;
@@ -269,9 +283,8 @@ function useAnswer(map: Schemas["Map"], question: Question) {
 }
 
 function Row({ map, question }: { map: Schemas["Map"]; question: Question }) {
-  const [params] = useSearchParams();
   const [answering, setAnswering] = useState(false);
-  const { drop, place, technique, words } = useAbout(map, question);
+  const { place, words } = aboutOf(map, question);
   const gain = question.gain ?? undefined;
   return (
     <li className="border-b border-rule py-2.5">
@@ -288,20 +301,7 @@ function Row({ map, question }: { map: Schemas["Map"]; question: Question }) {
           )}
           <div className="min-w-0">
             <p className="text-[17px] font-semibold">What if they {words}?</p>
-            <p className="text-quiet">
-              {place ? (
-                <>
-                  in{" "}
-                  <Link className="link" to={paths.situation(map.id, place.id) + settingQuery(params)}>
-                    {place.title}
-                  </Link>
-                </>
-              ) : (
-                "not placed yet"
-              )}
-              {technique && <>, after you: {lowerFirst(technique.title)}</>}
-              {question.author && <>, asked by {question.author}</>}
-            </p>
+            <Whence map={map} question={question} />
           </div>
         </div>
         <div className="flex gap-x-5">
@@ -314,17 +314,7 @@ function Row({ map, question }: { map: Schemas["Map"]; question: Question }) {
           >
             Answer
           </button>
-          {question.id && (
-            <button
-              type="button"
-              className="word"
-              aria-label={`Drop: they ${words}`}
-              disabled={drop.isPending}
-              onClick={() => drop.mutate()}
-            >
-              Drop
-            </button>
-          )}
+          <Drop map={map} question={question} />
         </div>
         <p className="max-md:col-span-2 md:text-right">
           {gain === undefined ? (
