@@ -40,7 +40,10 @@ export function App() {
   const [theme, toggleTheme] = useTheme();
   // What is opened next from the map comes once the page stands: on the mat the network may be gone by then.
   useEffect(() => {
-    const timer = setTimeout(() => void import("../features/situation"), 2000);
+    const timer = setTimeout(() => {
+      // Where it cannot be had it is asked for again when it is wanted.
+      if (navigator.onLine) import("../features/situation").catch(() => undefined);
+    }, 2000);
     return () => clearTimeout(timer);
   }, []);
   return (

@@ -45,7 +45,8 @@ final class RunningApp implements AutoCloseable {
         try {
             Path log = Files.createDirectories(Path.of("target")).resolve("app-" + port + ".log");
             ProcessBuilder builder = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                    System.getProperty("narrowgate.java-option", "-XX:TieredStopAtLevel=1"), "-Dnarrowgate.demo=true", "-jar", System.getProperty("narrowgate.jar"))
+                    System.getProperty("narrowgate.java-option", "-XX:TieredStopAtLevel=1"), "-XX:+UseSerialGC",
+                    "-Dnarrowgate.demo=true", "-jar", System.getProperty("narrowgate.jar"))
                     .redirectErrorStream(true)
                     .redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()));
             builder.environment().put("PORT", Integer.toString(port));
