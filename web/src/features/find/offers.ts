@@ -13,7 +13,7 @@ export type Offer = Hit | Keep;
 export const isKeep = (offer: Offer): offer is Keep => "words" in offer;
 
 const MOST_HITS = 7;
-const MOST_TO_DO = 3;
+const MOST_ACTIONS = 3;
 
 /** Where so much of a sentence is answered it is taken as found; below it, as something that is not there. */
 const FOUND_FROM = 0.75;
@@ -33,13 +33,13 @@ export function offersOf({ onMap, onPage }: Searches, typed: string, place?: Sch
   const words = typed.trim();
   if (words === "") return [];
   const told = tellingWords(words).length;
-  const toDo = onPage?.find(words, MOST_TO_DO).filter((hit) => hit.answers === told) ?? [];
+  const actions = onPage?.find(words, MOST_ACTIONS).filter((hit) => hit.answers === told) ?? [];
   const here: Keep[] = place ? [{ words, about: place }] : [];
   const hits = onMap?.find(words, MOST_HITS) ?? [];
   const isElsewhere = ({ entry }: Hit) => ELSEWHERE.includes(entry.kind);
   return [
     ...hits.filter((hit) => !isElsewhere(hit)),
-    ...toDo,
+    ...actions,
     ...hits.filter(isElsewhere),
     ...here,
     { words },

@@ -1,8 +1,8 @@
 import type { Schemas } from "../../api/client";
+import { Gate } from "../../ui/Gate";
 import { hundred } from "../../labels";
 import { lowerFirst } from "../map";
 import { useAddress } from "../../ui/address";
-import { TickedGate } from "./TickedGate";
 import type { Ladder } from "./holds";
 import { leavesInWords, open, openLabel } from "./words";
 
@@ -101,7 +101,7 @@ function LeftLine({ left }: { left: Left }) {
       </p>
       {stays !== undefined && was !== undefined && (
         <span className="my-1 flex">
-          <TickedGate worth={stays} was={was} late={false} />
+          <Gate worth={stays} beside={was} height={12} className="grow" />
         </span>
       )}
       <p className="text-quiet">

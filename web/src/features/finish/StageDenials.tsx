@@ -1,8 +1,8 @@
 import type { Schemas } from "../../api/client";
+import { Gate } from "../../ui/Gate";
 import { hundred, seconds, STAGE_LABEL } from "../../labels";
 import type { Ladder, Step } from "./holds";
 import { ReactionLink } from "./ReactionLink";
-import { TickedGate } from "./TickedGate";
 import { gain, open, openLabel } from "./words";
 
 /** At each stage the one answer that does most for its work. */
@@ -73,7 +73,7 @@ function StageRow({
       {before === undefined ? (
         <span className="text-quiet">–</span>
       ) : (
-        <TickedGate worth={after ?? before} was={before} late={late} />
+        <Gate worth={after ?? before} beside={before} late={late} height={12} className="grow" />
       )}
       <span className="text-right whitespace-nowrap">
         {before !== undefined && (

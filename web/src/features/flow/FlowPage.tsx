@@ -108,7 +108,11 @@ function Counted({
         </span>
         <span className="text-[15px]">
           <span className="font-semibold">
-            of 100 starts {last ? "reach" : "have reached"} {aim?.title.toLowerCase()} {when}.
+            of 100 starts {last ? "reach" : "have reached"}{" "}
+            {aim?.chance
+              ? aim.title.toLowerCase()
+              : `an end that “${aim?.title.toLowerCase() ?? ""}” counts for you`}{" "}
+            {when}.
           </span>{" "}
           <span className="text-quiet">
             {counted.going > 0 && `${counted.going} ${last ? "are held for ever" : "still go on"}.`}

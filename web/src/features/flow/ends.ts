@@ -57,7 +57,7 @@ function shown(shares: Map<string, number>, isGood: (kind: string) => boolean): 
   };
 }
 
-/** True for the kinds of end that an aim is about; undefined where it has no chances but points. */
+/** True for the kinds of end that are worth something by an aim. */
 export function goodBy(aim: Schemas["Aim"] | undefined): (kind: string) => boolean {
   return (kind) => (aim?.worth[kind] ?? 0) > 0 && kind !== "tap";
 }

@@ -8,7 +8,7 @@ import type { ExplainedGate } from "./explained";
 import { foldedIn } from "./folding";
 import { Key } from "./Key";
 import { moveBetweenGates } from "./moveBetweenGates";
-import { SituationGate } from "./SituationGate";
+import { PlaceGate } from "./SituationGate";
 import { Threads } from "./Threads";
 import { useFollow, useMarks, usePlaces } from "./useMarks";
 
@@ -43,27 +43,19 @@ export const Grid = memo(function Grid({
   const rows = useRows();
   const isDesk = useMedia("(min-width: 64rem)", true);
   const { byFamily, resting } = usePlaces(map);
-  const gate = (situation: Schemas["Situation"], close = false) => {
-    const at = odds.situations[situation.id];
-    return (
-      at && (
-        <SituationGate
-          key={situation.id}
-          map={map.id}
-          id={situation.id}
-          title={situation.title}
-          stage={situation.stage}
-          query={query}
-          worth={at.worth}
-          beside={beside.odds?.situations[situation.id]?.worth}
-          isOther={beside.pair !== undefined}
-          shown={explained.at?.situation === situation.id}
-          close={close || !isDesk}
-          {...marks.of(situation.id)}
-        />
-      )
-    );
-  };
+  const gate = (situation: Schemas["Situation"], close = false) => (
+    <PlaceGate
+      key={situation.id}
+      map={map.id}
+      situation={situation}
+      odds={odds}
+      beside={beside}
+      query={query}
+      marks={marks}
+      shown={explained.at?.situation === situation.id}
+      close={close || !isDesk}
+    />
+  );
   return (
     // One listener for all gates, which are links themselves and take the keys.
     // eslint-disable-next-line jsx-a11y-x/no-static-element-interactions

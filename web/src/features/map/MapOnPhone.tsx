@@ -7,7 +7,7 @@ import type { Beside } from "./beside";
 import { standingFor } from "./folding";
 import { Key } from "./Key";
 import { paths } from "./paths";
-import { SituationGate } from "./SituationGate";
+import { PlaceGate } from "./SituationGate";
 import { useFollow, useMarks, usePlaces } from "./useMarks";
 
 type Situation = Schemas["Situation"];
@@ -17,26 +17,17 @@ export function MapOnPhone({ map, odds, beside }: { map: Schemas["Map"]; odds: O
   const { soon, follow, query } = useFollow(map);
   const marks = useMarks(map, odds, undefined);
   const { byFamily, resting } = usePlaces(map);
-  const gate = (s: Situation) => {
-    const at = odds.situations[s.id];
-    return (
-      at && (
-        <SituationGate
-          key={s.id}
-          map={map.id}
-          id={s.id}
-          title={s.title}
-          stage={s.stage}
-          query={query}
-          worth={at.worth}
-          beside={beside.odds?.situations[s.id]?.worth}
-          isOther={beside.pair !== undefined}
-          shown={false}
-          {...marks.of(s.id)}
-        />
-      )
-    );
-  };
+  const gate = (s: Situation) => (
+    <PlaceGate
+      key={s.id}
+      map={map.id}
+      situation={s}
+      odds={odds}
+      beside={beside}
+      query={query}
+      marks={marks}
+    />
+  );
   const small = (s: Situation) => {
     const at = odds.situations[s.id];
     const was = beside.odds?.situations[s.id]?.worth;

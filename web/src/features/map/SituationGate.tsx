@@ -2,13 +2,56 @@ import { memo } from "react";
 import type { Schemas } from "../../api/client";
 import { difference, Gate, narrowness } from "../../ui/Gate";
 import { hundred } from "../../labels";
+import type { Overview } from "../odds";
+import type { Beside } from "./beside";
 import { paths } from "./paths";
+import type { Marks } from "./useMarks";
+
+/** The gate of a place as the map has it now; nothing where it is not solved. */
+export function PlaceGate({
+  map,
+  situation,
+  odds,
+  beside,
+  query,
+  marks,
+  shown = false,
+  close,
+}: {
+  map: string;
+  situation: Schemas["Situation"];
+  odds: Overview;
+  beside: Beside;
+  query: string;
+  marks: Marks;
+  shown?: boolean;
+  close?: boolean;
+}) {
+  const { id, title, stage } = situation;
+  const at = odds.situations[id];
+  if (!at) return null;
+  return (
+    <SituationGate
+      map={map}
+      id={id}
+      title={title}
+      stage={stage}
+      query={query}
+      worth={at.worth}
+      beside={beside.odds?.situations[id]?.worth}
+      isOther={beside.pair !== undefined}
+      shown={shown}
+      close={close}
+      {...marks.of(id)}
+    />
+  );
+}
 
 /** Of more letters than this a title is set as narrow as can be read, so that it is not cut. */
 const LONG = 25;
 
 /** Drawn again only when something of its own changed: a map may have thousands, and all are solved anew at every touch. */
-export const SituationGate = memo(function SituationGate({
+const SituationGate = memo(function SituationGate({
   map,
   id,
   title,

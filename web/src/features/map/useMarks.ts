@@ -33,6 +33,8 @@ export function useMarks(map: Schemas["Map"], odds: Overview, gates: Schemas["Na
   };
 }
 
+export type Marks = ReturnType<typeof useMarks>;
+
 /** One listener for all gates: a link of the router each would be drawn again at every move of a slider. */
 export function useFollow(map: Schemas["Map"]) {
   const [params] = useSearchParams();

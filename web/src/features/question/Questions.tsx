@@ -92,25 +92,44 @@ function aboutOf(map: Schemas["Map"], question: Question) {
   };
 }
 
-/** Where a question was asked, after what, and by whom. */
-function Whence({ map, question }: { map: Schemas["Map"]; question: Question }) {
+/** A question with its picture, where it was asked, after what, and by whom. */
+function Asked({
+  map,
+  question,
+  wide,
+  picture,
+}: {
+  map: Schemas["Map"];
+  question: Question;
+  /** Width of the picture, in pixels, and the classes that give it its size. */
+  wide: number;
+  picture: string;
+}) {
   const [params] = useSearchParams();
-  const { place, technique } = aboutOf(map, question);
+  const { place, technique, words } = aboutOf(map, question);
   return (
-    <p className="mt-0.5 text-quiet">
-      {place ? (
-        <>
-          in{" "}
-          <Link className="link" to={paths.situation(map.id, place.id) + settingQuery(params)}>
-            {place.title}
-          </Link>
-        </>
-      ) : (
-        "not placed yet"
+    <div className="flex min-w-0 items-start gap-3">
+      {place && (
+        <PlacePicture map={map} place={place.id} width={wide} silent className={`shrink-0 ${picture}`} />
       )}
-      {technique && <>, after you: {lowerFirst(technique.title)}</>}
-      {question.author && <>, asked by {question.author}</>}
-    </p>
+      <div className="min-w-0">
+        <p className="text-[16px] leading-tight font-semibold">What if they {words}?</p>
+        <p className="mt-0.5 text-quiet">
+          {place ? (
+            <>
+              in{" "}
+              <Link className="link" to={paths.situation(map.id, place.id) + settingQuery(params)}>
+                {place.title}
+              </Link>
+            </>
+          ) : (
+            "not placed yet"
+          )}
+          {technique && <>, after you: {lowerFirst(technique.title)}</>}
+          {question.author && <>, asked by {question.author}</>}
+        </p>
+      </div>
+    </div>
   );
 }
 
@@ -149,21 +168,7 @@ function Card({ map, question, start }: { map: Schemas["Map"]; question: Questio
   const atLength = question.id && place ? "Answer at length" : "Answer";
   return (
     <li className="flex min-w-0 flex-col gap-2 border-2 border-ink p-3">
-      <div className="flex items-start gap-3">
-        {place && (
-          <PlacePicture
-            map={map}
-            place={place.id}
-            width={110}
-            silent
-            className="h-[72px] w-[110px] shrink-0"
-          />
-        )}
-        <div className="min-w-0">
-          <p className="text-[16px] leading-tight font-semibold">What if they {words}?</p>
-          <Whence map={map} question={question} />
-        </div>
-      </div>
+      <Asked map={map} question={question} wide={110} picture="h-[72px] w-[110px]" />
       {gain === undefined ? (
         <p className="text-quiet">What an answer would bring cannot be told before it has a place.</p>
       ) : (
@@ -284,26 +289,12 @@ function useAnswer(map: Schemas["Map"], question: Question) {
 
 function Row({ map, question }: { map: Schemas["Map"]; question: Question }) {
   const [answering, setAnswering] = useState(false);
-  const { place, words } = aboutOf(map, question);
+  const { words } = aboutOf(map, question);
   const gain = question.gain ?? undefined;
   return (
     <li className="border-b border-rule py-2.5">
       <div className="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-6 gap-y-0.5 md:grid-cols-[minmax(0,1fr)_auto_88px]">
-        <div className="flex min-w-0 items-start gap-3">
-          {place && (
-            <PlacePicture
-              map={map}
-              place={place.id}
-              width={72}
-              silent
-              className="h-12 w-[72px] shrink-0 max-sm:hidden"
-            />
-          )}
-          <div className="min-w-0">
-            <p className="text-[17px] font-semibold">What if they {words}?</p>
-            <Whence map={map} question={question} />
-          </div>
-        </div>
+        <Asked map={map} question={question} wide={72} picture="h-12 w-[72px] max-sm:hidden" />
         <div className="flex gap-x-5">
           <button
             type="button"

@@ -26,7 +26,7 @@ export function Clock({
   }
   const best = at.reactions.find((r) => r.reaction === at.best);
   const needs = indexOf(map).reaction(at.best)?.seconds ?? 0;
-  const late = Math.min(setting.late, Math.max(clock.seconds, setting.late));
+  const { late } = setting;
   const whole = Math.max(clock.seconds, best?.takes ?? 0, late + needs);
   const percent = (value: number) => `${(value / whole) * 100}%`;
   const spare = clock.seconds - (best?.takes ?? late + needs);
@@ -55,7 +55,7 @@ export function Clock({
         />
       </span>
       <p className="mt-1 flex flex-wrap justify-between gap-x-4 text-quiet">
-        <span>{setting.late > 0 ? `${seconds(setting.late)} late` : "in time"}</span>
+        <span>{late > 0 ? `${seconds(late)} late` : "in time"}</span>
         {best && <span>under way after {seconds(best.takes)}</span>}
         {best && (
           <span>{spare >= 0 ? `${seconds(spare)} to spare` : `${seconds(-spare)} too slow on average`}</span>

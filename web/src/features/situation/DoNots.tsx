@@ -4,7 +4,7 @@ import { hundred } from "../../labels";
 import { hasDraft } from "../../ui/draft";
 import { lowerFirst, techniqueOf } from "../map";
 import { indexOf } from "../../model/mapIndex";
-import { Responses } from "./ReactionBlock";
+import { Responses } from "./Responses";
 import { ReactionForm, reactionKey } from "./ReactionForm";
 import { ResponseForm, responseKey } from "./ResponseForm";
 
