@@ -90,7 +90,7 @@ export const FINDING_LABEL: Record<string, string> = {
   "missing-caution": "No caution",
   "forbidden-finish": "Not for children",
   "no-trigger": "Answers what?",
-  "vague-cue": "Cue not seen",
+  "vague-cue": "Not to be seen or felt",
   "free-retry": "Failing is free",
   "no-feeds": "Nothing begins here",
   "no-turn": "Whose turn?",
@@ -129,7 +129,7 @@ export const LIST_LABEL: Record<string, string> = {
   reactions: "reaction",
   aims: "aim",
   matchups: "matchup",
-  rules: "rate rule",
+  rules: "adjustment",
 };
 
 /** What a field is called where a change of it is told. */

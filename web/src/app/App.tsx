@@ -19,8 +19,9 @@ const HeldPage = lazy(() => import("../features/held").then((m) => ({ default: m
 const PrinciplesPage = lazy(() =>
   import("../features/principle").then((m) => ({ default: m.PrinciplesPage })),
 );
-const BookletPage = lazy(() => import("../features/booklet").then((m) => ({ default: m.BookletPage })));
-const CardPage = lazy(() => import("../features/booklet").then((m) => ({ default: m.CardPage })));
+const BookletPage = lazy(() => import("../features/paper").then((m) => ({ default: m.BookletPage })));
+const PosterPage = lazy(() => import("../features/paper").then((m) => ({ default: m.PosterPage })));
+const CardPage = lazy(() => import("../features/paper").then((m) => ({ default: m.CardPage })));
 const WorkshopPage = lazy(() => import("../features/workshop").then((m) => ({ default: m.WorkshopPage })));
 const HolesPage = lazy(() => import("../features/review").then((m) => ({ default: m.HolesPage })));
 const HistoryPage = lazy(() => import("../features/history").then((m) => ({ default: m.HistoryPage })));
@@ -57,6 +58,7 @@ export function App() {
               <Route path="/map/:mapId/flow" element={<FlowPage />} />
               <Route path="/map/:mapId/held" element={<HeldPage />} />
               <Route path="/map/:mapId/stances" element={<PrinciplesPage />} />
+              <Route path="/map/:mapId/poster/:family" element={<PosterPage />} />
               <Route path="/map/:mapId/booklet" element={<BookletPage />} />
               <Route path="/map/:mapId/at/:situation/card" element={<CardPage />} />
               <Route path="/map/:mapId/workshop/:list?" element={<WorkshopPage />} />

@@ -65,7 +65,11 @@ export function moreOf(mapId: string): View[] {
     { title: "History", to: paths.history(mapId) },
     { title: "Maps", to: paths.maps() },
     { title: "Files", to: paths.files(mapId) },
-    { title: "Booklet", to: paths.booklet(mapId) },
+    {
+      title: "Booklet and posters",
+      to: paths.booklet(mapId),
+      within: [`${paths.map(mapId)}/poster`],
+    },
     { title: "Begin with one pin", to: paths.start(mapId) },
   ];
 }

@@ -18,6 +18,10 @@ interface PartKind {
   title: string;
   /** What one of them is called. */
   one: string;
+  /** What it holds, to whoever has never edited one. */
+  about: string;
+  /** True where the detail is what they are sorted under. */
+  sorted?: boolean;
   parts: (map: Whole) => Named[];
 }
 
@@ -26,6 +30,8 @@ export const PART_KINDS: Record<PartList, PartKind> = {
   situations: {
     title: "Situations",
     one: "situation",
+    about: "where the two are: what is held, how late it is, what comes if nobody does anything",
+    sorted: true,
     parts: (map) =>
       map.situations.map((s) => ({
         id: s.id,
@@ -36,6 +42,8 @@ export const PART_KINDS: Record<PartList, PartKind> = {
   reactions: {
     title: "Reactions and responses",
     one: "reaction",
+    about: "what you do there, and what they do about it",
+    sorted: true,
     parts: (map) =>
       map.reactions.map((r) => ({
         id: r.id,
@@ -43,21 +51,58 @@ export const PART_KINDS: Record<PartList, PartKind> = {
         detail: `in ${indexOf(map).situation(r.from)?.title ?? r.from}`,
       })),
   },
-  techniques: { title: "Techniques", one: "technique", parts: (map) => map.techniques },
-  movements: { title: "Movements", one: "movement", parts: (map) => map.movements },
-  facts: { title: "Facts", one: "fact", parts: (map) => map.facts },
+  techniques: {
+    title: "Techniques",
+    one: "technique",
+    about: "how it is done: checkpoints, faults, cautions",
+    parts: (map) => map.techniques,
+  },
+  movements: {
+    title: "Movements",
+    one: "movement",
+    about: "the few ways of moving that everything is made of",
+    parts: (map) => map.movements,
+  },
+  facts: {
+    title: "Facts",
+    one: "fact",
+    about: "what can be so in a place, such as “they control your head”",
+    parts: (map) => map.facts,
+  },
   holds: {
     title: "Pins and finishes",
     one: "pin or finish",
+    about: "what they need for a pin or a finish, and what takes it away",
     parts: (map) => map.holds.map((h) => ({ id: h.id, title: h.title, detail: h.kind })),
   },
-  principles: { title: "Principles", one: "principle", parts: (map) => map.principles },
-  matchups: { title: "Matchups", one: "matchup", parts: (map) => map.matchups },
-  aims: { title: "Aims", one: "aim", parts: (map) => map.aims },
-  rules: { title: "Rate rules", one: "rate rule", parts: (map) => map.rules },
+  principles: {
+    title: "Principles",
+    one: "principle",
+    about: "what coaches disagree on, and what each stance wants",
+    parts: (map) => map.principles,
+  },
+  matchups: {
+    title: "Matchups",
+    one: "matchup",
+    about: "pairs: weight, height, level, jacket, injuries",
+    parts: (map) => map.matchups,
+  },
+  aims: {
+    title: "Aims",
+    one: "aim",
+    about: "what counts as out, and for how much",
+    parts: (map) => map.aims,
+  },
+  rules: {
+    title: "Adjustments",
+    one: "adjustment",
+    about: "what weight, length, a jacket or the level does to the figures",
+    parts: (map) => map.rules,
+  },
   postures: {
     title: "Postures",
     one: "posture",
+    about: "how the two bodies are, for the pictures",
     parts: (map) =>
       map.postures.map((p) => ({
         id: p.id,
@@ -65,8 +110,18 @@ export const PART_KINDS: Record<PartList, PartKind> = {
         detail: p.base ? `from ${map.postures.find((b) => b.id === p.base)?.title ?? p.base}` : undefined,
       })),
   },
-  outcomes: { title: "Outcomes", one: "outcome", parts: (map) => map.outcomes },
-  families: { title: "Families", one: "family", parts: (map) => map.families },
+  outcomes: {
+    title: "Outcomes",
+    one: "outcome",
+    about: "how a round ends: guard, reversal, standing, tap",
+    parts: (map) => map.outcomes,
+  },
+  families: {
+    title: "Families",
+    one: "family",
+    about: "places that stand together on the map",
+    parts: (map) => map.families,
+  },
 };
 
 /** The lists in that order. */

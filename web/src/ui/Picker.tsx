@@ -145,7 +145,7 @@ export function Picker({
             : "sr-only"
         }
       >
-        {open && (offers.length === 0 ? "Nothing has these letters." : fit(offers.length))}
+        {open && (offers.length === 0 ? "Nothing is called so." : fit(offers.length))}
       </p>
     </div>
   );

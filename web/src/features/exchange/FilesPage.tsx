@@ -11,7 +11,7 @@ const OUT = [
   {
     path: "file",
     title: "The map",
-    what: "JSON, everything in it; its schema is published with the program",
+    what: "one file with everything in it, to keep or to give away",
     name: "map.json",
   },
   {
@@ -116,7 +116,7 @@ function Reading({ map }: { map: Schemas["Map"] }) {
   return (
     <div className="mt-2 space-y-3">
       <p className="max-w-2xl text-quiet">
-        A map file (JSON), an archive of its parts (ZIP) or a table of links (CSV). Nothing is stored until
+        A map file, an archive of its parts, or a table of links from a spreadsheet. Nothing is stored until
         you have seen what it would change, and Undo takes it back.
       </p>
       <label className="block max-w-md">
@@ -148,8 +148,12 @@ function Reading({ map }: { map: Schemas["Map"] }) {
         What the file does not hold is taken out of the map
       </label>
       {preview.isPending && <p role="status">Looking at {file?.name} …</p>}
-      {preview.isError && <Faults name={file?.name ?? "The file"} problem={problemOf(preview.error)} />}
-      {save.isError && <Faults name={file?.name ?? "The file"} problem={problemOf(save.error)} />}
+      {preview.isError && (
+        <Faults name={file?.name ?? "The file"} text={file?.text} problem={problemOf(preview.error)} />
+      )}
+      {save.isError && (
+        <Faults name={file?.name ?? "The file"} text={file?.text} problem={problemOf(save.error)} />
+      )}
       {save.isSuccess && (
         <p role="status" className="border-l-4 border-green pl-3">
           {file?.name} is read in. Undo takes it back.

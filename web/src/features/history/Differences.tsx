@@ -12,8 +12,15 @@ function fieldInWords(field: string): string {
     .join(", ");
 }
 
-/** What was added, changed and taken out, field by field. */
-export function Differences({ changes }: { changes: Schemas["PartChange"][] }) {
+/** What was added, changed and taken out, field by field; before stands behind now. */
+export function Differences({
+  changes,
+  was = "was",
+}: {
+  changes: Schemas["PartChange"][];
+  /** The word before what stood there before. */
+  was?: string;
+}) {
   if (changes.length === 0) return <p className="mt-2">Nothing differs.</p>;
   return (
     <>
@@ -31,9 +38,12 @@ export function Differences({ changes }: { changes: Schemas["PartChange"][] }) {
                 <div key={field.field} className="pl-4">
                   <dt className="inline text-quiet">{fieldInWords(field.field)}: </dt>
                   <dd className="inline">
-                    {field.before !== undefined && field.before !== null && <del>{field.before}</del>}
-                    {field.before && field.after && " → "}
-                    {field.after && <ins className="font-semibold no-underline">{field.after}</ins>}
+                    {field.after ? <span className="font-semibold">{field.after}</span> : "not said any more"}
+                    {field.before && (
+                      <span className="text-quiet">
+                        , {was} {field.before}
+                      </span>
+                    )}
                   </dd>
                 </div>
               ))}

@@ -56,7 +56,7 @@ export function HistoryPage() {
           ))}
         </ol>
       </main>
-      <Comparison map={data.map} versions={data.versions} />
+      <Comparison map={data.map} versions={data.versions} history={data.history} />
     </div>
   );
 }
@@ -67,7 +67,7 @@ function when(at: string): string {
   return new Date(at).toLocaleString(undefined, { dateStyle: "medium", timeStyle: "short" });
 }
 
-/** The two revisions in the address that are being compared. */
+/** The two states in the address that are being compared. */
 function useCompared(map: Schemas["Map"]): [number, number, (from: number, to: number) => void] {
   const [params, write] = useAddress();
   const to = Number(params.get("to")) || map.revision;
@@ -90,34 +90,32 @@ function Revision({
   const shown = to === revision.number && from === revision.number - 1;
   return (
     <li
-      className={`border-b border-l-4 border-b-rule py-1.5 pl-3 ${shown ? "border-l-ink" : "border-l-transparent"}`}
+      data-chosen={shown || undefined}
+      className={`group/answer border-b border-l-4 border-b-rule py-1.5 pl-3 ${shown ? "border-l-ink" : "border-l-transparent"}`}
     >
       <p className="flex flex-wrap items-baseline gap-x-3">
         <span className="w-8 text-quiet">{revision.number}</span>
-        <span className="min-w-0 flex-1 font-semibold">
+        <button
+          type="button"
+          aria-pressed={shown}
+          disabled={revision.number === 1}
+          className="min-w-0 flex-1 py-1 text-left font-semibold enabled:hover:underline max-lg:min-h-11"
+          onClick={() => compare(revision.number - 1, revision.number)}
+        >
           {KIND[revision.kind] ?? ""}
           {revision.summary}
-        </span>
+        </button>
         {version && <span className="border border-ink px-1.5 font-semibold">{version.name}</span>}
       </p>
       <p className="flex flex-wrap items-baseline gap-x-4 pl-11 text-quiet">
         <span>
           {revision.author}, {when(revision.at)}
         </span>
-        {revision.number > 1 && (
-          <button
-            type="button"
-            className="word"
-            onClick={() => compare(revision.number - 1, revision.number)}
-          >
-            What changed
-          </button>
-        )}
         {revision.number < map.revision && (
           <button
             type="button"
-            className="word"
-            aria-label={`Go back to this, revision ${revision.number}`}
+            className="word edit-word"
+            aria-label={`Go back to this, change ${revision.number}`}
             disabled={restore.isPending}
             onClick={() =>
               restore.mutate(() =>
@@ -138,8 +136,8 @@ function Revision({
         {!version && (
           <button
             type="button"
-            className="word"
-            aria-label={`Name it, revision ${revision.number}`}
+            className="word edit-word"
+            aria-label={`Name it, change ${revision.number}`}
             onClick={() => setNaming(!naming)}
           >
             Name it
@@ -198,28 +196,43 @@ function NameIt({ map, revision, onDone }: { map: Schemas["Map"]; revision: numb
 function Versions({ map, versions }: { map: Schemas["Map"]; versions: Schemas["Version"][] }) {
   const [, , compare] = useCompared(map);
   const queries = useQueryClient();
+  const onSettled = async () => {
+    await askAgain(queries, { queryKey: ["versions", map.id] });
+    await askAgain(queries, { queryKey: ["traces", map.id] });
+  };
   const unname = useMutation({
-    mutationFn: (version: string) =>
+    mutationFn: (version: Schemas["Version"]) =>
       unwrapNothing(
-        api.DELETE("/api/maps/{mapId}/versions/{version}", { params: { path: { mapId: map.id, version } } }),
+        api.DELETE("/api/maps/{mapId}/versions/{version}", {
+          params: { path: { mapId: map.id, version: version.id } },
+        }),
       ),
-    onSettled: async () => {
-      await askAgain(queries, { queryKey: ["versions", map.id] });
-      await askAgain(queries, { queryKey: ["traces", map.id] });
-    },
+    onSettled,
   });
+  const nameAgain = useMutation({
+    mutationFn: ({ revision, name }: Schemas["Version"]) =>
+      unwrap(
+        api.POST("/api/maps/{mapId}/versions", {
+          params: { path: { mapId: map.id } },
+          body: { revision, name },
+        }),
+      ),
+    onSuccess: () => unname.reset(),
+    onSettled,
+  });
+  const failed = unname.error ?? nameAgain.error;
   return (
     <section className="mt-3">
       <h2 className="text-base lg:text-[15px]">Named versions</h2>
       {versions.length === 0 && (
-        <p className="text-quiet">None yet. Name a revision below, such as “before the spring term”.</p>
+        <p className="text-quiet">None yet. Name a change below, such as “before the spring term”.</p>
       )}
       <ul>
         {versions.map((version) => (
           <li key={version.id} className="flex flex-wrap items-baseline gap-x-4 border-b border-rule py-1">
             <span className="font-semibold">{version.name}</span>
             <span className="text-quiet">
-              revision {version.revision}, {version.author}
+              change {version.revision}, {version.author}
             </span>
             <button
               type="button"
@@ -233,13 +246,30 @@ function Versions({ map, versions }: { map: Schemas["Map"]; versions: Schemas["V
               type="button"
               className="word"
               aria-label={`Take the name away: ${version.name}`}
-              onClick={() => unname.mutate(version.id)}
+              onClick={() => unname.mutate(version)}
             >
               Take the name away
             </button>
           </li>
         ))}
       </ul>
+      {unname.isSuccess && (
+        <p role="status" className="flex flex-wrap items-baseline gap-x-4 border-l-4 border-ink pl-3">
+          <span>
+            Change {unname.variables.revision} is not named “{unname.variables.name}” any more.
+          </span>
+          <button
+            type="button"
+            className="word"
+            autoFocus
+            disabled={nameAgain.isPending}
+            onClick={() => nameAgain.mutate(unname.variables)}
+          >
+            Name it so again
+          </button>
+        </p>
+      )}
+      {failed && <Refused problem={problemOf(failed)} />}
     </section>
   );
 }
@@ -266,7 +296,15 @@ function Traces({ traces }: { traces: Schemas["Trace"][] }) {
   );
 }
 
-function Comparison({ map, versions }: { map: Schemas["Map"]; versions: Schemas["Version"][] }) {
+function Comparison({
+  map,
+  versions,
+  history,
+}: {
+  map: Schemas["Map"];
+  versions: Schemas["Version"][];
+  history: Schemas["RevisionView"][];
+}) {
   const [from, to, compare] = useCompared(map);
   const difference = useQuery({
     queryKey: ["difference", map.id, from, to],
@@ -275,36 +313,42 @@ function Comparison({ map, versions }: { map: Schemas["Map"]; versions: Schemas[
         api.GET("/api/maps/{mapId}/difference", { params: { path: { mapId: map.id }, query: { from, to } } }),
       ),
   });
-  const name = (revision: number) => versions.find((v) => v.revision === revision)?.name;
+  const name = (revision: Schemas["RevisionView"]) =>
+    versions.find((v) => v.revision === revision.number)?.name ?? revision.summary;
   const pick = (label: string, value: number, onChange: (value: number) => void) => (
-    <label className="flex items-center gap-2">
+    <label className="grid grid-cols-[6.5rem_minmax(0,1fr)] items-center gap-2">
       <span className="text-quiet">{label}</span>
-      <input
-        className="box w-20 lg:min-h-8 lg:py-0"
-        type="number"
-        min={1}
-        max={map.revision}
+      <select
+        className="box lg:min-h-8 lg:py-0"
         value={value}
-        onChange={(event) => {
-          const n = Number(event.target.value);
-          if (Number.isInteger(n) && n >= 1 && n <= map.revision) onChange(n);
-        }}
-      />
-      {name(value) && <span className="font-semibold">{name(value)}</span>}
+        onChange={(event) => onChange(Number(event.target.value))}
+      >
+        {!history.some((revision) => revision.number === value) && (
+          <option value={value}>change {value}</option>
+        )}
+        {history.map((revision) => (
+          <option key={revision.number} value={revision.number}>
+            {revision.number === map.revision ? "now" : `${revision.number}. ${name(revision)}`}
+          </option>
+        ))}
+      </select>
     </label>
   );
   return (
-    <section
-      className="border-rule px-5 pt-4 pb-10 max-lg:border-t lg:border-l"
-      aria-label="What differs between two revisions"
-    >
-      <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
-        <h2 className="text-base lg:text-[15px]">What differs</h2>
-        {pick("from revision", from, (n) => compare(n, to))}
-        {pick("to revision", to, (n) => compare(from, n))}
-      </div>
-      {difference.isError && <Refused problem={problemOf(difference.error)} />}
-      {difference.data && <Differences changes={difference.data} />}
+    <section className="border-rule px-5 pt-4 pb-10 max-lg:border-t lg:border-l" aria-label="What differs">
+      <h2 className="text-base lg:text-[15px]">What differs</h2>
+      {map.revision === 1 ? (
+        <p className="mt-2">Nothing has been changed yet.</p>
+      ) : (
+        <>
+          <div className="mt-1 space-y-1">
+            {pick("before it was", from, (n) => compare(n, to))}
+            {pick("after it was", to, (n) => compare(from, n))}
+          </div>
+          {difference.isError && <Refused problem={problemOf(difference.error)} />}
+          {difference.data && <Differences changes={difference.data} />}
+        </>
+      )}
     </section>
   );
 }

@@ -19,6 +19,7 @@ export const paths = {
     `/map/${mapId}/workshop/${list}${query ? `${query}&` : "?"}new=`,
   files: (mapId: string) => `/map/${mapId}/files`,
   booklet: (mapId: string) => `/map/${mapId}/booklet`,
+  poster: (mapId: string, family: string) => `/map/${mapId}/poster/${family}`,
   situation: (mapId: string, situation: string) => `/map/${mapId}/at/${situation}`,
   card: (mapId: string, situation: string) => `/map/${mapId}/at/${situation}/card`,
   finishes: (mapId: string) => `/map/${mapId}/holds/finishes`,

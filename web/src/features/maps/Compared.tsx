@@ -90,7 +90,7 @@ export function Compared({ map, other }: { map: Summary; other: Summary }) {
       />
       <Holes title={`Holes that ${other.title} does not have`} map={mine.data} holes={odds.data.come} />
       <h2 className="mt-4 text-base lg:text-[15px]">Part by part</h2>
-      <Differences changes={parts.data} />
+      <Differences changes={parts.data} was="there" />
     </section>
   );
 }

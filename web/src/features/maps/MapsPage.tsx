@@ -1,8 +1,9 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useId, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { askAgain } from "../../api/askAgain";
 import { api, problemOf, unwrap, unwrapNothing, type Schemas } from "../../api/client";
+import { plain } from "../../ui/find";
 import { Refused } from "../../ui/Notice";
 import { Faults } from "../exchange";
 import { paths, useMaps, useMapById, useTaken } from "../map";
@@ -44,7 +45,14 @@ export function MapsPage() {
         )}
       </main>
       <aside className="border-rule px-5 pt-4 pb-10 max-lg:border-t lg:border-l">
-        {one && other ? <Compared map={one} other={other} /> : <Begin all={open} />}
+        {one && other ? (
+          <Compared map={one} other={other} />
+        ) : (
+          <>
+            <Begin all={open} />
+            {open.length > 1 && <Compare all={open} />}
+          </>
+        )}
       </aside>
     </div>
   );
@@ -54,8 +62,7 @@ function Row({ map, all }: { map: Summary; all: Summary[] }) {
   const [, setParams] = useSearchParams();
   const [renaming, setRenaming] = useState(false);
   const queries = useQueryClient();
-  const source = all.find((m) => m.id === map.copiedFrom);
-  const others = all.filter((m) => m.id !== map.id);
+  const source = all.find((m) => m.id === map.copiedFrom && !m.archived);
   const archive = useMutation({
     mutationFn: () =>
       unwrapNothing(
@@ -65,77 +72,88 @@ function Row({ map, all }: { map: Summary; all: Summary[] }) {
       ),
     onSettled: () => askAgain(queries, { queryKey: ["maps"] }),
   });
-  const compare = (other: string) => setParams({ map: map.id, with: other });
+  const away = map.archived ? "Take out again" : "Put away";
   return (
     <li className="border-b border-rule py-2">
-      <p className="flex flex-wrap items-baseline gap-x-3">
-        <Link className="link text-[17px] font-semibold" to={paths.map(map.id)}>
+      <div className="flex flex-wrap items-baseline gap-x-5">
+        <Link className="link min-w-0 text-[17px] font-semibold" to={paths.map(map.id)}>
           {map.title}
         </Link>
-        <span className="text-quiet">
-          revision {map.revision}
-          {source && `, began as a copy of ${source.title}`}
-        </span>
-      </p>
-      <p className="flex flex-wrap items-baseline gap-x-5">
-        <button
-          type="button"
-          className="word"
-          aria-label={`Rename: ${map.title}`}
-          onClick={() => setRenaming(!renaming)}
-        >
-          Rename
-        </button>
-        {source && (
+        <span className="text-quiet">{changesInWords(map.revision - 1)}</span>
+        <span className="ml-auto flex flex-wrap gap-x-5">
+          {source && !map.archived && (
+            <button
+              type="button"
+              className="word"
+              aria-label={`What differs from ${source.title}: ${map.title}`}
+              onClick={() => setParams({ map: map.id, with: source.id })}
+            >
+              What differs from {source.title}
+            </button>
+          )}
           <button
             type="button"
             className="word"
-            aria-label={`Compare with ${source.title}: ${map.title}`}
-            onClick={() => compare(source.id)}
+            aria-label={`Rename: ${map.title}`}
+            aria-expanded={renaming}
+            onClick={() => setRenaming(!renaming)}
           >
-            Compare with {source.title}
+            Rename
           </button>
-        )}
-        {others.length > (source ? 1 : 0) && (
-          <label className="flex items-center gap-2">
-            <span className="sr-only">Compare {map.title} with another map</span>
-            <select
-              className="box lg:min-h-7 lg:py-0"
-              value=""
-              onChange={(event) => event.target.value && compare(event.target.value)}
-            >
-              <option value="">compare with …</option>
-              {others.map((o) => (
-                <option key={o.id} value={o.id}>
-                  {o.title}
-                </option>
-              ))}
-            </select>
-          </label>
-        )}
-        <button
-          type="button"
-          className="word"
-          aria-label={`${map.archived ? "Take out again" : "Put away"}: ${map.title}`}
-          onClick={() => archive.mutate()}
-        >
-          {map.archived ? "Take out again" : "Put away"}
-        </button>
-      </p>
-      {renaming && <Rename id={map.id} onDone={() => setRenaming(false)} />}
+          <button
+            type="button"
+            className="word"
+            aria-label={`${away}: ${map.title}`}
+            onClick={() => archive.mutate()}
+          >
+            {away}
+          </button>
+        </span>
+      </div>
+      {renaming && <Rename id={map.id} taken={namesOf(all, map.id)} onDone={() => setRenaming(false)} />}
       {archive.isError && <Refused problem={problemOf(archive.error)} />}
     </li>
   );
 }
 
-function Rename({ id, onDone }: { id: string; onDone: () => void }) {
-  const map = useMapById(id);
-  if (!map.data) return null;
-  return <RenameForm key={map.data.revision} map={map.data} onDone={onDone} />;
+function changesInWords(changes: number): string {
+  if (changes === 0) return "as it began";
+  return changes === 1 ? "one change" : `${changes} changes`;
 }
 
-function RenameForm({ map, onDone }: { map: Schemas["Map"]; onDone: () => void }) {
+/** The names of the maps in use, as they are compared. */
+function namesOf(maps: Summary[], but?: string): Set<string> {
+  return new Set(maps.filter((m) => !m.archived && m.id !== but).map((m) => plain(m.title.trim())));
+}
+
+/** Says that another map has that name already. */
+function Taken({ id }: { id: string }) {
+  return (
+    <span id={id} role="alert" className="block text-rust">
+      There is a map of that name already; give it another.
+    </span>
+  );
+}
+
+function Rename({ id, taken, onDone }: { id: string; taken: Set<string>; onDone: () => void }) {
+  const map = useMapById(id);
+  if (!map.data) return null;
+  return <RenameForm key={map.data.revision} map={map.data} taken={taken} onDone={onDone} />;
+}
+
+function RenameForm({
+  map,
+  taken,
+  onDone,
+}: {
+  map: Schemas["Map"];
+  /** The names that other maps have. */
+  taken: Set<string>;
+  onDone: () => void;
+}) {
   const [title, setTitle] = useState(map.title);
+  const isTaken = taken.has(plain(title.trim()));
+  const said = useId();
   const [about, setAbout] = useState(map.about);
   const queries = useQueryClient();
   const take = useTaken(map.id);
@@ -158,7 +176,7 @@ function RenameForm({ map, onDone }: { map: Schemas["Map"]; onDone: () => void }
       className="my-2 space-y-2 border-2 border-ink p-3"
       onSubmit={(event) => {
         event.preventDefault();
-        if (title.trim()) save.mutate();
+        if (title.trim() && !isTaken) save.mutate();
       }}
     >
       <label className="block">
@@ -167,9 +185,12 @@ function RenameForm({ map, onDone }: { map: Schemas["Map"]; onDone: () => void }
           className="box mt-0.5"
           autoFocus
           maxLength={90}
+          aria-invalid={isTaken}
+          aria-describedby={isTaken ? said : undefined}
           value={title}
           onChange={(event) => setTitle(event.target.value)}
         />
+        {isTaken && <Taken id={said} />}
       </label>
       <label className="block">
         <span className="font-semibold">What a reader should know before trusting its figures</span>
@@ -183,13 +204,51 @@ function RenameForm({ map, onDone }: { map: Schemas["Map"]; onDone: () => void }
       </label>
       {save.isError && <Refused problem={problemOf(save.error)} />}
       <div className="flex gap-5">
-        <button type="submit" className="plate" disabled={title.trim() === "" || save.isPending}>
+        <button type="submit" className="plate" disabled={title.trim() === "" || isTaken || save.isPending}>
           Save
         </button>
         <button type="button" className="word" onClick={onDone}>
           Cancel
         </button>
       </div>
+    </form>
+  );
+}
+
+/** Two maps to lay side by side. */
+function Compare({ all }: { all: Summary[] }) {
+  const [, setParams] = useSearchParams();
+  const [map, setMap] = useState("");
+  const [other, setOther] = useState("");
+  const pick = (label: string, value: string, not: string, onChange: (id: string) => void) => (
+    <label className="block">
+      <span className="font-semibold">{label}</span>
+      <select className="box mt-0.5" value={value} onChange={(event) => onChange(event.target.value)}>
+        <option value="">choose a map</option>
+        {all
+          .filter((m) => m.id !== not)
+          .map((m) => (
+            <option key={m.id} value={m.id}>
+              {m.title}
+            </option>
+          ))}
+      </select>
+    </label>
+  );
+  return (
+    <form
+      className="mt-8 max-w-md space-y-3 border-t border-rule pt-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (map && other) setParams({ map, with: other });
+      }}
+    >
+      <h2 className="text-base lg:text-[15px]">What differs between two maps</h2>
+      {pick("This one", map, other, setMap)}
+      {pick("From that one", other, map, setOther)}
+      <button type="submit" className="plate" disabled={!map || !other}>
+        Compare
+      </button>
     </form>
   );
 }
@@ -221,8 +280,12 @@ function Begin({ all }: { all: Summary[] }) {
       void navigate(source === "empty" ? paths.start(made.id) : paths.map(made.id));
     },
   });
+  const isTaken = source !== "file" && namesOf(all).has(plain(title.trim()));
+  const said = useId();
   const ready =
-    source === "file" ? file !== undefined : title.trim() !== "" && (source !== "copy" || from !== "");
+    source === "file"
+      ? file !== undefined
+      : title.trim() !== "" && !isTaken && (source !== "copy" || from !== "");
   return (
     <form
       className="max-w-md space-y-3"
@@ -278,14 +341,17 @@ function Begin({ all }: { all: Summary[] }) {
             className="box mt-0.5"
             maxLength={90}
             placeholder="Thursday beginners"
+            aria-invalid={isTaken}
+            aria-describedby={isTaken ? said : undefined}
             value={title}
             onChange={(event) => setTitle(event.target.value)}
           />
+          {isTaken && <Taken id={said} />}
         </label>
       )}
       {save.isError &&
         (source === "file" ? (
-          <Faults name={file?.name ?? "The file"} problem={problemOf(save.error)} />
+          <Faults name={file?.name ?? "The file"} text={file?.text} problem={problemOf(save.error)} />
         ) : (
           <Refused problem={problemOf(save.error)} />
         ))}

@@ -55,7 +55,15 @@ export function pictureAt(
   pictures: Schemas["Pictures"] | undefined,
   place: string | undefined,
 ): DrawnPicture | undefined {
-  const picture = pictures?.pictures[pictures.places[place ?? ""] ?? ""];
+  return pictureOf(pictures, pictures?.places[place ?? ""]);
+}
+
+/** The picture of a posture among them; undefined for one that stands at no place. */
+export function pictureOf(
+  pictures: Schemas["Pictures"] | undefined,
+  posture: string | undefined,
+): DrawnPicture | undefined {
+  const picture = pictures?.pictures[posture ?? ""];
   const drawing = picture && pictures?.drawings[picture.drawing];
   if (!picture || !drawing) return undefined;
   const pieces = picture.swapped ? drawing.pieces.map(exchanged) : drawing.pieces;

@@ -146,17 +146,27 @@ function Drop({ map, question }: { map: Schemas["Map"]; question: Question }) {
       ),
     onSettled: () => askAgain(queries, { queryKey: ["questions", map.id] }),
   });
+  const [asking, ask] = useState(false);
   if (!question.id) return null;
+  if (!asking) {
+    return (
+      <button type="button" className="word" aria-label={`Drop: they ${words}`} onClick={() => ask(true)}>
+        Drop
+      </button>
+    );
+  }
   return (
-    <button
-      type="button"
-      className="word"
-      aria-label={`Drop: they ${words}`}
-      disabled={drop.isPending}
-      onClick={() => drop.mutate()}
-    >
-      Drop
-    </button>
+    <span className="flex flex-wrap items-baseline gap-x-4">
+      <span>Drop it for good?</span>
+      <button type="button" className="word" disabled={drop.isPending} onClick={() => drop.mutate()}>
+        Drop it
+      </button>
+      {/* The word that was pressed is gone, and this is the careful one. */}
+      {}
+      <button type="button" className="word" autoFocus onClick={() => ask(false)}>
+        Keep it
+      </button>
+    </span>
   );
 }
 
@@ -339,13 +349,13 @@ function AnswerForm({
   );
   return (
     <form
-      className="my-2 space-y-3 border-2 border-ink bg-ground p-3"
+      className="@container my-2 space-y-3 border-2 border-ink bg-ground p-3"
       onSubmit={(event) => {
         event.preventDefault();
         if (reaction) answer.send(reaction, value, onDone);
       }}
     >
-      <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2">
+      <div className="grid gap-x-5 gap-y-3 @lg:grid-cols-2">
         <div className="min-w-0">
           <span className="block font-semibold">After you</span>
           <Picker label="After you" value={reaction} choices={reactions} onChange={setReaction} />

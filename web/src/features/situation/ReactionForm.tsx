@@ -64,7 +64,7 @@ export function ReactionForm({
       summary={() => `Changed “${techniqueOf(map, reaction)?.title ?? reaction.id}”`}
       toInput={(value) => ({ list: "reactions", id: reaction.id, part: value })}
       watch={reaction.from}
-      remove={{ title: "Take this reaction out", list: "reactions", id: reaction.id }}
+      remove={{ one: "reaction", list: "reactions", id: reaction.id }}
       onDone={() => onDone()}
     />
   );

@@ -48,7 +48,7 @@ export function ResponseForm({
         watch={typeof whole.from === "string" ? whole.from : undefined}
         remove={
           response && {
-            title: "Take this response out",
+            one: "response",
             run: (revision) =>
               unwrap(
                 api.DELETE("/api/maps/{mapId}/reactions/{reaction}/responses/{response}", {

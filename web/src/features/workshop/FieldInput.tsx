@@ -11,7 +11,8 @@ import {
 } from "./LinkFields";
 import { NeedRefsField } from "./NeedRefsField";
 import { NeedsField } from "./NeedsField";
-import type { Part } from "./parts";
+import { textOf, type Part } from "./parts";
+import { PutBack, usePutBack } from "./PutBack";
 import { useRowKeys } from "./rowKeys";
 import {
   ChoiceField,
@@ -75,7 +76,7 @@ function GroupField(props: FieldProps<Of<"group">>) {
   return (
     <Framed props={props} group>
       {() => (
-        <div className="grid gap-x-4 gap-y-1 border-l-2 border-rule pl-3 sm:grid-cols-2">
+        <div className="grid gap-x-4 gap-y-1 border-l-2 border-rule pl-3 @lg:grid-cols-2">
           {props.field.fields.map((field) => (
             <FieldInput
               key={field.name}
@@ -96,9 +97,15 @@ function GroupField(props: FieldProps<Of<"group">>) {
   );
 }
 
+/** What stands first in a row; nothing where nothing does. */
+function firstWords(row: Part): string | undefined {
+  return ["title", "cue", "ask", "sign"].map((name) => textOf(row, name)).find((words) => words !== "");
+}
+
 function RowsField(props: FieldProps<Of<"rows">>) {
   const rows = (props.value as Part[] | undefined) ?? [];
-  const { keys, taken } = useRowKeys(rows.length);
+  const { keys, taken, back } = useRowKeys(rows.length);
+  const lost = usePutBack(rows, props.onChange, back);
   const change = (at: number, row: Part) => props.onChange(rows.map((r, i) => (i === at ? row : r)));
   return (
     <Framed props={props} group>
@@ -109,7 +116,7 @@ function RowsField(props: FieldProps<Of<"rows">>) {
               key={keys[at]}
               role="group"
               aria-label={`${props.field.one} ${at + 1}`}
-              className="mb-2 grid gap-x-4 gap-y-1 border-l-2 border-rule pl-3 sm:grid-cols-2"
+              className="mb-2 grid gap-x-4 gap-y-1 border-l-2 border-rule pl-3 @lg:grid-cols-2"
             >
               {props.field.fields.map((field) => (
                 <FieldInput
@@ -126,13 +133,17 @@ function RowsField(props: FieldProps<Of<"rows">>) {
                 className="word justify-self-start"
                 onClick={() => {
                   taken(at);
-                  props.onChange(rows.filter((_, i) => i !== at));
+                  lost.take(
+                    rows.filter((_, i) => i !== at),
+                    firstWords(row) ?? `${props.field.one} ${at + 1}`,
+                  );
                 }}
               >
                 Take this {props.field.one} out
               </button>
             </div>
           ))}
+          <PutBack of={lost} />
           <button type="button" className="word" onClick={() => props.onChange([...rows, {}])}>
             Add a {props.field.one}
           </button>

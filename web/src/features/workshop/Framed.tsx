@@ -53,7 +53,7 @@ export function Framed({
   );
   if (group) {
     return (
-      <fieldset className="min-w-0 sm:col-span-2">
+      <fieldset className="min-w-0 @lg:col-span-2">
         <legend className="font-semibold">{props.field.label}</legend>
         {children(ids)}
         {under}

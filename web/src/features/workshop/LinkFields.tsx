@@ -1,9 +1,10 @@
+import { useState } from "react";
 import { SEGMENT_LABEL, SEGMENTS } from "../../labels";
 import { partsOf, type PartList } from "../../model/partKinds";
 import { Picker, type Choice } from "../../ui/Picker";
 import { Framed, type FieldProps, type Of } from "./Framed";
-
 import { NumberBox } from "./PlainFields";
+import { PutBack, usePutBack } from "./PutBack";
 
 function choicesOf(props: FieldProps, lists: PartList[]): Choice[] {
   return [
@@ -70,6 +71,7 @@ export function Chosen({
   const { field, value, onChange } = props;
   const ids = (value as string[] | undefined) ?? [];
   const without = (at: number) => ids.filter((_, i) => i !== at);
+  const lost = usePutBack(ids, onChange);
   return (
     <Framed props={props} group>
       {() => (
@@ -94,13 +96,18 @@ export function Chosen({
                     earlier
                   </button>
                 )}
-                <button type="button" className="word shrink-0" onClick={() => onChange(without(at))}>
+                <button
+                  type="button"
+                  className="word shrink-0"
+                  onClick={() => lost.take(without(at), choices.find((c) => c.id === id)?.title ?? id)}
+                >
                   take out
                 </button>
               </li>
             ))}
           </ol>
-          <div className="sm:max-w-80">
+          <PutBack of={lost} />
+          <div className="@lg:max-w-80">
             <Picker
               label={`Add to: ${field.label}`}
               value=""
@@ -153,38 +160,48 @@ export function StanceField(props: FieldProps) {
 
 export function FlagsField(props: FieldProps) {
   const flags = (props.value as Record<string, boolean> | undefined) ?? {};
-  const without = (id: string) => Object.fromEntries(Object.entries(flags).filter(([fact]) => fact !== id));
   const facts = choicesOf(props, ["facts"]);
+  // What is left unsaid stays in sight until the form closes, so that it can be said again.
+  const [seen, setSeen] = useState(() => Object.keys(flags));
+  const shown = [...new Set([...seen, ...Object.keys(flags)])];
+  const say = (id: string, so: boolean | undefined) => {
+    setSeen(shown);
+    const others = Object.entries(flags).filter(([fact]) => fact !== id);
+    props.onChange(Object.fromEntries(so === undefined ? others : [...others, [id, so]]));
+  };
   return (
     <Framed props={props} group>
       {() => (
         <>
-          <ul>
-            {Object.entries(flags).map(([id, so]) => (
-              <li key={id} className="flex flex-wrap items-baseline gap-x-4">
-                <span>
-                  {facts.find((f) => f.id === id)?.title ?? id}: {so ? "yes" : "no"}
-                </span>
-                <button
-                  type="button"
-                  className="word"
-                  onClick={() => props.onChange({ ...flags, [id]: !so })}
-                >
-                  turn round
-                </button>
-                <button type="button" className="word" onClick={() => props.onChange(without(id))}>
-                  leave open
-                </button>
+          <ul className="space-y-1">
+            {shown.map((id) => (
+              <li key={id}>
+                <label className="flex items-center gap-x-3">
+                  <select
+                    className="box w-28! shrink-0"
+                    value={id in flags ? (flags[id] ? "yes" : "no") : ""}
+                    onChange={(event) =>
+                      say(id, event.target.value === "" ? undefined : event.target.value === "yes")
+                    }
+                  >
+                    <option value="yes">yes</option>
+                    <option value="no">no</option>
+                    <option value="">not said</option>
+                  </select>
+                  <span className={id in flags ? "" : "text-quiet"}>
+                    {facts.find((f) => f.id === id)?.title ?? id}
+                  </span>
+                </label>
               </li>
             ))}
           </ul>
-          <div className="sm:max-w-80">
+          <div className="mt-1 @lg:max-w-80">
             <Picker
               label={`Add to: ${props.field.label}`}
               value=""
-              choices={facts.filter((f) => !(f.id in flags))}
-              onChange={(id) => props.onChange({ ...flags, [id]: true })}
-              onNew={(title) => props.onChange({ ...flags, [props.make("facts", title)]: true })}
+              choices={facts.filter((f) => !shown.includes(f.id))}
+              onChange={(id) => say(id, true)}
+              onNew={(title) => say(props.make("facts", title), true)}
             />
           </div>
         </>
@@ -199,7 +216,7 @@ export function SegmentsField(props: FieldProps<Of<"segments">>) {
   return (
     <Framed props={props} group>
       {() => (
-        <div className="grid gap-x-4 gap-y-1 sm:grid-cols-2">
+        <div className="grid gap-x-4 gap-y-1 @lg:grid-cols-2">
           {SEGMENTS.map((segment) => (
             <label key={segment} className="flex items-center gap-2">
               <span className="w-20 shrink-0 text-quiet">{SEGMENT_LABEL[segment]}</span>
@@ -227,6 +244,7 @@ export function PlacesField(props: FieldProps) {
   const choices = choicesOf(props, ["situations", "outcomes"]);
   const without = (id: string) =>
     Object.fromEntries(Object.entries(places).filter(([place]) => place !== id));
+  const lost = usePutBack(places, props.onChange);
   return (
     <Framed props={props} group>
       {({ invalid }) => (
@@ -244,14 +262,15 @@ export function PlacesField(props: FieldProps) {
                     invalid={invalid}
                     onChange={(value) => props.onChange({ ...places, [id]: value ?? 0 })}
                   />
-                  <button type="button" className="word" onClick={() => props.onChange(without(id))}>
+                  <button type="button" className="word" onClick={() => lost.take(without(id), title)}>
                     take out
                   </button>
                 </li>
               );
             })}
           </ul>
-          <div className="sm:max-w-80">
+          <PutBack of={lost} />
+          <div className="@lg:max-w-80">
             <Picker
               label={`Add to: ${props.field.label}`}
               value=""
@@ -265,8 +284,15 @@ export function PlacesField(props: FieldProps) {
   );
 }
 
+interface Clock {
+  seconds?: unknown;
+  becomes?: string;
+}
+
 export function ClockField(props: FieldProps) {
-  const clock = props.value as { seconds?: unknown; becomes?: string } | null | undefined;
+  const clock = props.value as Clock | null | undefined;
+  // Ticked off by mistake and on again, it says what it said.
+  const [last, setLast] = useState<Clock>({ seconds: 6 });
   return (
     <Framed props={props} group>
       {({ invalid }) => (
@@ -276,12 +302,15 @@ export function ClockField(props: FieldProps) {
               type="checkbox"
               className="size-5 accent-ink"
               checked={Boolean(clock)}
-              onChange={(event) => props.onChange(event.target.checked ? { seconds: 6 } : undefined)}
+              onChange={(event) => {
+                if (clock) setLast(clock);
+                props.onChange(event.target.checked ? last : undefined);
+              }}
             />
             they move on
           </label>
           {clock && (
-            <div className="grid gap-x-4 gap-y-1 sm:grid-cols-2">
+            <div className="grid gap-x-4 gap-y-1 @lg:grid-cols-2">
               <label className="block">
                 <span className="text-quiet">after seconds, on average</span>
                 <NumberBox

@@ -3,7 +3,8 @@ import type { Field } from "./field";
 import { FieldInput } from "./FieldInput";
 import { Framed, type FieldProps, type Of } from "./Framed";
 import { isGroup, partsIn, rooted, withParts, type Group } from "./needs";
-import type { Part } from "./parts";
+import { textOf, type Part } from "./parts";
+import { PutBack, usePutBack } from "./PutBack";
 import { useRowKeys } from "./rowKeys";
 
 /** Groups may lie in each other this deep; the format allows one level more for the needs. */
@@ -44,7 +45,8 @@ function GroupOfNeeds({
   onRemove?: () => void;
 }) {
   const parts = partsIn(group);
-  const { keys, taken } = useRowKeys(parts.length);
+  const { keys, taken, back } = useRowKeys(parts.length);
+  const lost = usePutBack<Group>(group, onChange, back);
   const join = "any" in group ? "any" : "all";
   const change = (at: number, part: Part) =>
     onChange(
@@ -55,11 +57,13 @@ function GroupOfNeeds({
     );
   const remove = (at: number) => {
     taken(at);
-    onChange(
+    const part = parts[at]!;
+    lost.take(
       withParts(
         group,
         parts.filter((_, i) => i !== at),
       ),
+      isGroup(part) ? "The group" : textOf(part, "title") || `Need ${at + 1}`,
     );
   };
   const add = (part: Part) => onChange(withParts(group, [...parts, part]));
@@ -97,6 +101,7 @@ function GroupOfNeeds({
           )}
         </div>
       ))}
+      <PutBack of={lost} />
       <div className="flex flex-wrap gap-x-5">
         <button type="button" className="word" onClick={() => add({ work: 2 })}>
           Add a need
@@ -151,15 +156,15 @@ function Need({
     more.some((f) => at.startsWith(`${place}/${f.name}`)),
   );
   return (
-    <div role="group" aria-label={`need ${number}`} className="grid gap-x-4 gap-y-1 sm:grid-cols-2">
+    <div role="group" aria-label={`need ${number}`} className="grid gap-x-4 gap-y-1 @lg:grid-cols-2">
       {fields.filter((field) => !field.more).map(input)}
       {more.length > 0 && (
-        <details className="sm:col-span-2" open={isWrong || undefined}>
+        <details className="@lg:col-span-2" open={isWrong || undefined}>
           <summary className="w-fit cursor-pointer text-quiet">
             More: {more.map((field) => lowerFirst(field.label)).join(", ")}
             {more.some((field) => need[field.name] !== undefined) && " · written"}
           </summary>
-          <div className="mt-1 grid gap-x-4 gap-y-1 sm:grid-cols-2">{more.map(input)}</div>
+          <div className="mt-1 grid gap-x-4 gap-y-1 @lg:grid-cols-2">{more.map(input)}</div>
         </details>
       )}
       <button type="button" className="word justify-self-start" onClick={onRemove}>

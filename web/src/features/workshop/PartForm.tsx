@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useRef, useState, type ReactNode } from "react";
 import { useQueryClient } from "@tanstack/react-query";
 import { askAgain } from "../../api/askAgain";
 import { problemOf, type Problem, type Schemas } from "../../api/client";
@@ -58,6 +58,9 @@ export function PartForm({
   toInput,
   watch,
   remove,
+  beside,
+  copy,
+  again = false,
   onDone,
 }: {
   map: Schemas["Map"];
@@ -72,9 +75,16 @@ export function PartForm({
   toInput: (value: Part) => PartInput;
   /** The situation whose odds are shown beside the start's. */
   watch?: string;
-  remove?: { title: string } & (
+  /** The word for what can be taken out, and how. */
+  remove?: { one: string } & (
     { list: PartList; id: string } | { run: (base: number) => Promise<Schemas["Map"]> }
   );
+  /** What stands beside the fields of a form that has a page to itself; without it the form stands among other things. */
+  beside?: (value: Part) => ReactNode;
+  /** Begins another part with the same content. */
+  copy?: () => void;
+  /** It was here before, with what has changed since; whoever shows it says where the focus goes. */
+  again?: boolean;
   onDone: (saved?: PartInput) => void;
 }) {
   const { draft, kept, unreadable, change, rebase, drop } = useDraft(
@@ -91,7 +101,14 @@ export function PartForm({
   const [busy, setBusy] = useState(false);
   // A press on Save while something is on its way is not lost: it counts once that is there.
   const [wanted, want] = useState(false);
-  useEffect(() => form.current?.querySelector<HTMLElement>("input, select, textarea")?.focus(), []);
+  useEffect(() => {
+    if (again) return;
+    form.current
+      ?.querySelector<HTMLElement>("input, select, textarea")
+      ?.focus({ preventScroll: beside !== undefined });
+    // Only when it comes.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
   const { value, made } = draft.value;
   const clean = cleaned(value, typeof value.id === "string" ? retiredResponses(map, value.id) : []);
   const input = toInput(clean);
@@ -152,17 +169,75 @@ export function PartForm({
       onChange={(next) => change((now) => ({ ...now, value: { ...now.value, [field.name]: next } }))}
     />
   );
+  const usual = fields.filter((f) => !f.more);
+  // The bodies come after their name.
+  const own = input.list === "postures" ? 1 : usual.length;
   const more = fields.filter((f) => f.more);
   const isSaid = (f: Field) => f.name in initial || f.name in value;
   const isWrong = (f: Field) =>
     [...errors.keys()].some((at) => at === `/${f.name}` || at.startsWith(`/${f.name}/`));
   const unfolded = more.some((f) => isSaid(f) || isWrong(f));
+  const preview =
+    input.list === "holds" ? (
+      <HoldPreview map={map} parts={missing.length === 0 ? parts : undefined} />
+    ) : (
+      <Preview map={map} parts={missing.length === 0 ? parts : undefined} watch={watch} />
+    );
+  const removal = remove && removing && "list" in remove && (
+    <Removal
+      map={map}
+      list={remove.list}
+      id={remove.id}
+      keep={() => setRemoving(false)}
+      onDone={() => done()}
+    />
+  );
+  // A part that stays open once it is saved says so.
+  const saved =
+    beside !== undefined &&
+    remove !== undefined &&
+    made.length === 0 &&
+    JSON.stringify(value) === JSON.stringify(initial);
+  const buttons = problem?.status !== 409 && (
+    <div
+      className={`flex flex-wrap items-center gap-x-4 gap-y-2 ${beside ? "sticky bottom-28 z-10 -mx-5 border-t border-rule bg-ground px-5 py-1.5 mid:bottom-0" : ""}`}
+    >
+      <button type="submit" className="plate" disabled={save.isPending || wanted || saved}>
+        {saved ? "Saved" : "Save"}
+      </button>
+      <button type="button" className="word" onClick={() => done()}>
+        Cancel
+      </button>
+      {copy && (
+        <button type="button" className="word ml-auto" onClick={copy}>
+          Make a copy
+        </button>
+      )}
+      {remove && !removing && (
+        <button
+          type="button"
+          className={`word ${copy ? "" : "ml-auto"}`}
+          onClick={() =>
+            "run" in remove
+              ? save.mutate(() => remove.run(draft.base), { onSuccess: () => done() })
+              : setRemoving(true)
+          }
+        >
+          Take<span className="sr-only"> this {remove.one}</span> out
+        </button>
+      )}
+    </div>
+  );
   return (
     // Escape leaves the form from any of its fields.
     // eslint-disable-next-line jsx-a11y-x/no-noninteractive-element-interactions
     <form
       ref={form}
-      className="my-2 space-y-3 border-2 border-ink bg-ground p-3"
+      className={
+        beside
+          ? "gap-x-5 px-5 pt-2 mid:grid mid:grid-cols-[minmax(0,1fr)_200px] lg:grid-cols-[minmax(0,1fr)_260px] xl:grid-cols-[minmax(0,1fr)_320px]"
+          : "my-2 border-2 border-ink bg-ground p-3"
+      }
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
@@ -178,95 +253,74 @@ export function PartForm({
         }
       }}
     >
-      {unreadable !== undefined && (
-        <details className="border-l-4 border-ink pl-3">
-          <summary>
-            What you typed here before cannot be put back into the form, which has changed since.
-          </summary>
-          <pre className="my-1 wrap-anywhere whitespace-pre-wrap text-quiet select-all">{unreadable}</pre>
-          {throwAway}
-        </details>
-      )}
-      {kept && (
-        <p className="flex flex-wrap items-baseline gap-x-4 border-l-4 border-ink pl-3">
-          <span>What you typed before is back.</span>
-          {throwAway}
-        </p>
-      )}
-      {input.list === "postures" && (
-        <PostureEditor
-          map={map}
-          posture={input.id}
-          value={value}
-          parts={missing.length === 0 ? parts : undefined}
-          onValue={(next) => change((now) => ({ ...now, value: next }))}
-          onBusy={setBusy}
-        />
-      )}
-      <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2">{fields.filter((f) => !f.more).map(control)}</div>
-      {more.length > 0 && (
-        <details open={unfolded || undefined}>
-          <summary className="font-semibold">More: {more.map((f) => lowerFirst(f.label)).join(", ")}</summary>
-          <div className="mt-2 grid gap-x-5 gap-y-3 sm:grid-cols-2">{more.map(control)}</div>
-        </details>
-      )}
-      {problem?.status === 409 ? (
-        <Changed
-          problem={problem}
-          over={() =>
-            void fresh.refetch().then(({ data }) => {
-              if (!data) return;
-              rebase(data.revision);
-              send(data.revision);
-            })
-          }
-          theirs={() => void askAgain(queries, { queryKey: ["map"] }).then(() => done())}
-        />
-      ) : (
-        problem &&
-        (problem.problems === undefined || elsewhere.length > 0) && (
-          <Refused
-            problem={{ ...problem, problems: elsewhere.map((message) => ({ place: message, message })) }}
+      <div className="@container min-w-0 space-y-3">
+        {unreadable !== undefined && (
+          <details className="border-l-4 border-ink pl-3">
+            <summary>
+              What you typed here before cannot be put back into the form, which has changed since.
+            </summary>
+            <pre className="my-1 wrap-anywhere whitespace-pre-wrap text-quiet select-all">{unreadable}</pre>
+            {throwAway}
+          </details>
+        )}
+        {kept && (
+          <p className="flex flex-wrap items-baseline gap-x-4 border-l-4 border-ink pl-3">
+            <span>What you typed before is back.</span>
+            {throwAway}
+          </p>
+        )}
+        <div className="grid gap-x-5 gap-y-3 @lg:grid-cols-2">{usual.slice(0, own).map(control)}</div>
+        {input.list === "postures" && (
+          <PostureEditor
+            map={map}
+            posture={input.id}
+            value={value}
+            parts={missing.length === 0 ? parts : undefined}
+            onValue={(next) => change((now) => ({ ...now, value: next }))}
+            onBusy={setBusy}
           />
-        )
-      )}
-      {problem?.status !== 409 && (
-        <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
-          <button type="submit" className="plate" disabled={save.isPending || wanted}>
-            Save
-          </button>
-          <button type="button" className="word" onClick={() => done()}>
-            Cancel
-          </button>
-          {remove && !removing && (
-            <button
-              type="button"
-              className="word ml-auto"
-              onClick={() =>
-                "run" in remove
-                  ? save.mutate(() => remove.run(draft.base), { onSuccess: () => done() })
-                  : setRemoving(true)
-              }
-            >
-              {remove.title}
-            </button>
-          )}
+        )}
+        {own < usual.length && (
+          <div className="grid gap-x-5 gap-y-3 @lg:grid-cols-2">{usual.slice(own).map(control)}</div>
+        )}
+        {more.length > 0 && (
+          <details open={unfolded || undefined}>
+            <summary className="font-semibold">
+              More: {more.map((f) => lowerFirst(f.label)).join(", ")}
+            </summary>
+            <div className="mt-2 grid gap-x-5 gap-y-3 @lg:grid-cols-2">{more.map(control)}</div>
+          </details>
+        )}
+        {problem?.status === 409 ? (
+          <Changed
+            problem={problem}
+            over={() =>
+              void fresh.refetch().then(({ data }) => {
+                if (!data) return;
+                rebase(data.revision);
+                send(data.revision);
+              })
+            }
+            theirs={() => void askAgain(queries, { queryKey: ["map"] }).then(() => done())}
+          />
+        ) : (
+          problem &&
+          (problem.problems === undefined || elsewhere.length > 0) && (
+            <Refused
+              problem={{ ...problem, problems: elsewhere.map((message) => ({ place: message, message })) }}
+            />
+          )
+        )}
+        {removal}
+        {buttons}
+        {/* Under the buttons, so that they do not move away from under the hand when the odds come in. */}
+        {!beside && preview}
+      </div>
+      {beside && (
+        <div className="space-y-3 pb-10 max-mid:mt-4 mid:sticky mid:top-14 mid:self-start">
+          {beside(value)}
+          {preview}
         </div>
-      )}
-      {/* Under the buttons, so that they do not move away from under the hand when the odds come in. */}
-      {input.list === "holds" ? (
-        <HoldPreview map={map} parts={missing.length === 0 ? parts : undefined} />
-      ) : (
-        <Preview map={map} parts={missing.length === 0 ? parts : undefined} watch={watch} />
-      )}
-      {remove && removing && "list" in remove && (
-        <Removal
-          map={map}
-          list={remove.list}
-          id={remove.id}
-          keep={() => setRemoving(false)}
-          onDone={() => done()}
-        />
       )}
     </form>
   );

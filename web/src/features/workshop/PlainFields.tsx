@@ -169,7 +169,7 @@ export function TextsField(props: FieldProps<Of<"texts">>) {
   const lines = (props.value as string[] | undefined) ?? [];
   const [typed, setTyped] = useTyped(lines, asLines, () => lines.join("\n"));
   return (
-    <div className="sm:col-span-2">
+    <div className="@lg:col-span-2">
       <Framed props={props}>
         {({ control, describedBy, invalid }) => (
           <textarea
@@ -265,7 +265,7 @@ export function WorthField(props: FieldProps) {
   return (
     <Framed props={props} group>
       {({ invalid }) => (
-        <div className="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4">
+        <div className="grid grid-cols-2 gap-x-4 gap-y-1 @lg:grid-cols-4">
           {Object.entries(KIND_LABEL).map(([kind, title]) => (
             <label key={kind} className="block">
               <span className="text-quiet">{title}</span>

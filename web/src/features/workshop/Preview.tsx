@@ -33,7 +33,7 @@ export function Preview({
   const title = (id: string) => indexOf(map).situation(id)?.title ?? id;
   return (
     <div className="border-t border-rule pt-2" role="status" aria-label="The odds as they would be">
-      <div className="grid gap-x-5 gap-y-1 sm:grid-cols-2">
+      <div className="grid gap-x-5 gap-y-1 @lg:grid-cols-2">
         {place && now.data.situations[place.id] && then.data.situations[place.id] && (
           <Difference
             title="Here"

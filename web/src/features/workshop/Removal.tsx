@@ -46,7 +46,7 @@ export function Removal({
               </li>
             ))}
           </ul>
-          <div className="sm:max-w-96">
+          <div className="@lg:max-w-96">
             <span className="text-quiet">Point them instead to</span>
             <Picker
               label="Point them instead to"

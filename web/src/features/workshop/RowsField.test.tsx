@@ -48,4 +48,12 @@ it("shows the second row with its own figures once the first is taken out", asyn
   expect(screen.getByLabelText("Title")).toHaveValue("Second");
   expect(screen.getByLabelText("Seconds"), "as it is being typed").toHaveValue("2,");
   expect(screen.getByLabelText("Lines")).toHaveValue("two");
+
+  await userEvent.click(screen.getByRole("button", { name: "Put it back" }));
+  expect(screen.getAllByLabelText("Title").map((box) => (box as HTMLInputElement).value)).toEqual([
+    "First",
+    "Second",
+  ]);
+  expect(screen.getAllByLabelText("Seconds")[1], "still as it is being typed").toHaveValue("2,");
+  expect(screen.queryByRole("button", { name: "Put it back" })).toBeNull();
 });

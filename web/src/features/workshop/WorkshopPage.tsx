@@ -1,160 +1,136 @@
-import { useMemo, useState } from "react";
+import { useCallback, useEffect, useReducer, useRef, useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { problemOf, type Schemas } from "../../api/client";
-import { useCommand } from "../../ui/commands";
-import { find, prepare } from "../../ui/find";
 import { Failed } from "../../ui/Notice";
 import { paths, useMap } from "../map";
 import { SettingLine, settingQuery } from "../odds";
-import { beginning, useEditing } from "./editing";
-import { isPartList, PART_KINDS, PART_LISTS, partsOf, titleIn, type PartList } from "../../model/partKinds";
+import { beginning, useEditing, type Editing } from "./editing";
+import { isPartList, PART_KINDS, partsOf, titleIn, type PartList } from "../../model/partKinds";
 import { freeId, takenIds } from "../../model/ids";
 import { FIELDS } from "./fields";
-import { HouseForm } from "./HouseForm";
+import { Kinds } from "./Kinds";
 import { PartForm } from "./PartForm";
+import { PartPicture } from "./PartPicture";
+import { PartsList } from "./PartsList";
 import { textOf, usePart, type Part } from "./parts";
+import { hasDraft } from "../../ui/draft";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
 
-const SHOWN = 100;
-
-/** Every kind of part of the map in lists, to make, change, duplicate, move and take out. */
+/** Every part of the map: its kind by their names, and beside them the one that is edited. */
 export function WorkshopPage() {
   const { list = "situations" } = useParams();
   const map = useMap();
   const ready = together({ map });
   if (!ready.data) return <Waiting what="Opening the workshop" on={ready} />;
-  const data = ready.data;
+  if (!isPartList(list)) {
+    return (
+      <main className="px-5 pt-4">
+        <Heading>Edit the map</Heading>
+        <p className="mt-2">
+          There is no such kind of part.{" "}
+          <Link className="link" to={paths.workshop(ready.data.map.id)}>
+            All kinds
+          </Link>
+        </p>
+      </main>
+    );
+  }
+  return <Parts key={list} map={ready.data.map} list={list} />;
+}
+
+function Parts({ map, list }: { map: Schemas["Map"]; list: PartList }) {
+  const newKey = `${map.id}/${list}/+`;
+  const [editing, open] = useEditing(newKey);
+  const [params] = useSearchParams();
+  const listed = useRef<HTMLDivElement>(null);
+  const back = useRef<HTMLAnchorElement>(null);
+  // Where the list is not beside the form, the way back to it.
+  const toList = useCallback(() => {
+    const link = listed.current?.querySelector<HTMLElement>("[aria-current=page]");
+    (link?.offsetParent ? link : back.current)?.focus({ preventScroll: true });
+  }, []);
   return (
-    <div className="lg:grid lg:min-h-[calc(100dvh-52px)] lg:grid-cols-[220px_minmax(0,1fr)]">
-      <Kinds map={data.map} list={list} />
-      <main className="min-w-0 border-rule px-5 pt-2 pb-10 lg:border-l">
-        <SettingLine map={data.map} />
-        {isPartList(list) ? (
-          <Parts key={list} map={data.map} list={list} />
+    <div className="mid:grid mid:grid-cols-[240px_minmax(0,1fr)] lg:grid-cols-[300px_minmax(0,1fr)]">
+      <div
+        ref={listed}
+        className={`min-w-0 border-rule mid:sticky mid:top-12 mid:max-h-[calc(100dvh-3rem)] mid:self-start mid:overflow-y-auto ${editing ? "max-mid:hidden" : ""}`}
+      >
+        <PartsList map={map} list={list} editing={editing} open={open} />
+      </div>
+      <main
+        className={`min-w-0 border-rule mid:min-h-[calc(100dvh-3rem)] mid:border-l ${editing ? "" : "max-mid:hidden"}`}
+      >
+        {editing && (
+          <Link
+            ref={back}
+            className="word flex items-center px-5 mid:hidden"
+            to={paths.workshop(map.id, list) + settingQuery(params)}
+          >
+            All {PART_KINDS[list].title.toLowerCase()}
+          </Link>
+        )}
+        {editing === undefined ? (
+          <Kinds map={map} list={list} />
         ) : (
-          <p className="mt-4">There is no such kind of part.</p>
+          <Edited map={map} list={list} editing={editing} newKey={newKey} open={open} toList={toList} />
         )}
       </main>
     </div>
   );
 }
 
-function Kinds({ map, list }: { map: Schemas["Map"]; list: string }) {
+function Edited({
+  map,
+  list,
+  editing,
+  newKey,
+  open,
+  toList,
+}: {
+  map: Schemas["Map"];
+  list: PartList;
+  editing: NonNullable<Editing>;
+  newKey: string;
+  open: (next: Editing) => void;
+  /** Takes the focus to the part in the list. */
+  toList: () => void;
+}) {
   const [params] = useSearchParams();
-  return (
-    <nav aria-label="Kinds of parts" className="px-5 pt-4 pb-2 lg:sticky lg:top-0 lg:self-start">
-      <ul className="max-lg:flex max-lg:flex-wrap max-lg:gap-x-5">
-        {PART_LISTS.map((kind) => (
-          <li key={kind}>
-            <Link
-              to={paths.workshop(map.id, kind) + settingQuery(params)}
-              aria-current={kind === list ? "page" : undefined}
-              className="flex min-h-11 items-center border-l-4 border-transparent pl-2 no-underline hover:underline aria-[current]:border-ink aria-[current]:font-semibold lg:min-h-8"
-            >
-              <span>
-                {PART_KINDS[kind].title}
-                <span className="ml-2 text-quiet">{partsOf(map, kind).length}</span>
-              </span>
-            </Link>
-          </li>
-        ))}
-      </ul>
-    </nav>
-  );
-}
-
-function Parts({ map, list }: { map: Schemas["Map"]; list: PartList }) {
-  const kind = PART_KINDS[list];
-  const [params] = useSearchParams();
-  const newKey = `${map.id}/${list}/+`;
-  const [editing, open] = useEditing(newKey);
-  const [typed, setTyped] = useState("");
-  const parts = useMemo(() => partsOf(map, list), [map, list]);
-  const prepared = useMemo(() => prepare(parts), [parts]);
-  const found = useMemo(() => find(prepared, typed, typed ? SHOWN : parts.length), [prepared, typed, parts]);
-  useCommand({ title: `Add a ${kind.one}`, key: "a", run: () => open("new") });
-  // What is edited is always there, wherever it stands in the list.
-  const edited = editing && editing !== "new" ? parts.find((part) => part.id === editing.id) : undefined;
-  const first = found.slice(0, SHOWN);
-  const shown = edited && !first.includes(edited) ? [edited, ...first] : first;
-  return (
-    <>
-      <div className="mt-3 flex flex-wrap items-end gap-x-5 gap-y-2">
-        <Heading className="mr-auto">Edit the map: {kind.title.toLowerCase()}</Heading>
-        <label className="flex items-center gap-2">
-          <span className="text-quiet">Find</span>
-          <input
-            className="box lg:min-h-8 lg:w-56 lg:py-0"
-            type="search"
-            value={typed}
-            onChange={(event) => setTyped(event.target.value)}
-          />
-        </label>
-        <button type="button" className="plate" onClick={() => open("new")}>
-          New {kind.one}
-        </button>
-      </div>
-      {list === "matchups" && map.matchups.length > 0 && <HouseForm key={map.revision} map={map} />}
-      {editing === "new" && (
-        <NewPart
-          map={map}
-          list={list}
-          draftKey={newKey}
-          initial={beginning(list, params)}
-          onDone={() => open(undefined)}
-        />
-      )}
-      <ul className="mt-3">
-        {shown.map((part) => {
-          const here = editing && editing !== "new" && editing.id === part.id ? editing : undefined;
-          return (
-            <li key={part.id} className="border-b border-rule py-1">
-              <div className="flex flex-wrap items-baseline gap-x-4">
-                <span className="min-w-0">
-                  <span className="font-semibold">{part.title}</span>{" "}
-                  {part.detail && <span className="text-quiet">{part.detail}</span>}
-                </span>
-                <span className="ml-auto flex gap-x-4">
-                  <button
-                    type="button"
-                    className="word"
-                    aria-label={`Edit: ${part.title} ${part.detail ?? ""}`}
-                    onClick={() => open(here && !here.copy ? undefined : { id: part.id })}
-                  >
-                    Edit
-                  </button>
-                  <button
-                    type="button"
-                    className="word"
-                    aria-label={`Duplicate: ${part.title} ${part.detail ?? ""}`}
-                    onClick={() => open({ id: part.id, copy: true })}
-                  >
-                    Duplicate
-                  </button>
-                </span>
-              </div>
-              {here && (
-                <EditPart
-                  map={map}
-                  list={list}
-                  id={part.id}
-                  copy={here.copy}
-                  onDone={() => open(undefined)}
-                />
-              )}
-            </li>
-          );
-        })}
-      </ul>
-      {found.length > first.length && (
-        <p className="mt-2 text-quiet">
-          {found.length - first.length} more; type the name of the one you look for.
+  const [made, setMade] = useState<string>();
+  const done = (id?: string) => {
+    setMade(id);
+    open(id === undefined ? undefined : { id });
+  };
+  if (editing === "new") {
+    return (
+      <NewPart map={map} list={list} draftKey={newKey} initial={beginning(list, params)} onDone={done} />
+    );
+  }
+  if (!partsOf(map, list).some((part) => part.id === editing.id)) {
+    return (
+      <>
+        <p role="status" className="mx-5 mt-3 border-l-4 border-ink pl-3">
+          This {PART_KINDS[list].one} is not on the map any more.
         </p>
-      )}
-      {parts.length === 0 && <p className="mt-2">There is none yet.</p>}
-      {parts.length > 0 && found.length === 0 && <p className="mt-2">None has these letters.</p>}
-    </>
+        <Kinds map={map} list={list} />
+      </>
+    );
+  }
+  if (editing.copy) {
+    return <CopiedPart key={editing.id} map={map} list={list} id={editing.id} onDone={done} />;
+  }
+  return (
+    <EditPart
+      key={editing.id}
+      map={map}
+      list={list}
+      id={editing.id}
+      made={editing.id === made}
+      copy={() => open({ id: editing.id, copy: true })}
+      toList={toList}
+      onDone={done}
+    />
   );
 }
 
@@ -165,7 +141,17 @@ function nameOf(list: PartList, value: Part): string {
     : textOf(value, "title");
 }
 
-export function NewPart({
+/** What stands beside a form: the setting under which the odds are reckoned, and the bodies. */
+function beside(map: Schemas["Map"], list: PartList, id?: string) {
+  return (value: Part) => (
+    <>
+      <SettingLine map={map} />
+      <PartPicture map={map} list={list} id={id} value={value} />
+    </>
+  );
+}
+
+function NewPart({
   map,
   list,
   draftKey,
@@ -188,56 +174,91 @@ export function NewPart({
       summary={(value) => `Added “${textOf(value, "title") || kind.one}”`}
       toInput={(value) => ({ list, id: freeId(nameOf(list, value), takenIds(map, list)), part: value })}
       watch={typeof initial.from === "string" ? initial.from : undefined}
+      beside={beside(map, list)}
       onDone={(saved) => onDone(saved?.id)}
     />
   );
 }
 
-/** Edits a part of the map; the copy of one begins as a new part with the same content. */
-export function EditPart({
+/** A new part with the content of another one. */
+function CopiedPart({
   map,
   list,
   id,
-  copy = false,
   onDone,
 }: {
   map: Schemas["Map"];
   list: PartList;
   id: string;
-  copy?: boolean;
-  onDone: () => void;
+  onDone: (id?: string) => void;
 }) {
   const part = usePart(map, list, id);
+  if (part.isError) return <Failed problem={problemOf(part.error)} retry={() => void part.refetch()} />;
+  if (!part.data) return <p className="p-5 text-quiet">Opening …</p>;
+  const content = Object.fromEntries(Object.entries(part.data).filter(([name]) => name !== "id"));
+  const title = titleIn(map, list, id);
+  return (
+    <NewPart
+      map={map}
+      list={list}
+      draftKey={`${map.id}/${list}/copy/${id}`}
+      initial={"title" in content ? { ...content, title: `${title}, copy`.slice(0, 90) } : content}
+      onDone={onDone}
+    />
+  );
+}
+
+/** Edits a part of the map. It stays open when it is saved, and follows the map while nothing is typed. */
+function EditPart({
+  map,
+  list,
+  id,
+  made,
+  copy,
+  toList,
+  onDone,
+}: {
+  map: Schemas["Map"];
+  list: PartList;
+  id: string;
+  /** It has just been made here. */
+  made: boolean;
+  /** Begins another part with the same content. */
+  copy: () => void;
+  toList: () => void;
+  onDone: (id?: string) => void;
+}) {
+  const draftKey = `${map.id}/${list}/${id}`;
+  const [opened] = useState(map.revision);
+  const [seen, setSeen] = useState(map.revision);
+  const [, look] = useReducer((count: number) => count + 1, 0);
+  if (seen !== map.revision && !hasDraft(draftKey)) setSeen(map.revision);
+  const again = made || seen !== opened;
+  const part = usePart(map, list, id, seen);
+  const isThere = part.data !== undefined;
+  useEffect(() => {
+    if (again && isThere && document.activeElement === document.body) toList();
+  }, [again, isThere, seen, toList]);
   const kind = PART_KINDS[list];
   const title = titleIn(map, list, id);
   if (part.isError) return <Failed problem={problemOf(part.error)} retry={() => void part.refetch()} />;
-  if (!part.data) return <p className="text-quiet">Opening …</p>;
-  if (copy) {
-    const content = Object.fromEntries(Object.entries(part.data).filter(([name]) => name !== "id"));
-    const initial = "title" in content ? { ...content, title: `${title}, copy`.slice(0, 90) } : content;
-    return (
-      <NewPart
-        map={map}
-        list={list}
-        draftKey={`${map.id}/${list}/copy/${id}`}
-        initial={initial}
-        onDone={() => onDone()}
-      />
-    );
-  }
+  if (!part.data) return <p className="p-5 text-quiet">Opening …</p>;
   const watch = list === "situations" ? id : list === "reactions" ? String(part.data.from) : undefined;
   return (
     <PartForm
-      key={`${list}/${id}`}
+      key={seen}
       map={map}
-      draftKey={`${map.id}/${list}/${id}`}
+      draftKey={draftKey}
       fields={FIELDS[list]}
       initial={part.data}
       summary={() => `Changed “${title}”`}
       toInput={(value) => ({ list, id, part: value })}
       watch={watch}
-      remove={{ title: `Take this ${kind.one} out`, list, id }}
-      onDone={() => onDone()}
+      remove={{ one: kind.one, list, id }}
+      beside={beside(map, list, id)}
+      copy={copy}
+      again={again}
+      onDone={(saved) => (saved ? look() : onDone())}
     />
   );
 }

@@ -412,3 +412,25 @@ export function inWordsOfTheForm(message: string, fields: Field[] = []): string 
     return label ? `“${label.replace(/ …$/, "")}”` : whole;
   });
 }
+
+/** A place within a part of a list, by the names that its fields have on screen; empty for the part itself. */
+export function fieldsInWords(list: PartList, path: string[]): string {
+  return inFields(FIELDS[list], path);
+}
+
+function inFields(fields: Field[], [name, ...rest]: string[]): string {
+  if (name === undefined) return "";
+  const field = fields.find((f) => f.name === name);
+  if (!field) return name;
+  const [next, ...deeper] = rest;
+  if (next !== undefined && field.kind === "rows" && /^\d+$/.test(next)) {
+    return [`${field.one} ${Number(next) + 1}`, inFields(field.fields, deeper)].filter(Boolean).join(": ");
+  }
+  const within =
+    field.kind === "group"
+      ? inFields(field.fields, rest)
+      : field.kind === "segments" && next !== undefined
+        ? (SEGMENT_LABEL[next as keyof typeof SEGMENT_LABEL] ?? next)
+        : "";
+  return [field.label, within].filter(Boolean).join(": ");
+}

@@ -1,7 +1,7 @@
-export { EditPart, NewPart, WorkshopPage } from "./WorkshopPage";
+export { WorkshopPage } from "./WorkshopPage";
 export { NumberBox } from "./PlainFields";
 export { FieldInput } from "./FieldInput";
 export type { Field } from "./field";
-export { inWordsOfTheForm, REACTION_FIELDS, RESPONSE_FIELDS } from "./fields";
+export { fieldsInWords, inWordsOfTheForm, REACTION_FIELDS, RESPONSE_FIELDS } from "./fields";
 export { PartForm } from "./PartForm";
 export { putParts, removePart, textOf, usePart, type Part, type PartInput } from "./parts";

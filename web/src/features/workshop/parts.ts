@@ -20,10 +20,11 @@ export function textOf(part: Part, field: string): string {
 }
 
 /** A part as it stands in the open format, to be edited. */
-export function usePart(map: Schemas["Map"], list: PartList, id: string | undefined) {
+export function usePart(map: Schemas["Map"], list: PartList, id: string | undefined, seen?: number) {
   return useQuery({
-    // What is being edited does not change under the hands when the map does; saving finds out.
-    queryKey: ["part", map.id, list, id],
+    // What is being edited does not change under the hands when the map does; saving finds out. Whoever wants it to follow
+    // says which revision it is of.
+    queryKey: ["part", map.id, list, id, seen],
     enabled: id !== undefined,
     gcTime: 0,
     refetchOnWindowFocus: false,

@@ -11,7 +11,7 @@ export function Limbs({ situation }: { situation: Schemas["Situation"] }) {
         {told.map((segment) => (
           <div key={segment} className="flex items-start gap-2">
             <Square held={segment in situation.held} />
-            <dt className="w-[76px] shrink-0 font-semibold lg:w-[66px]">{SEGMENT_LABEL[segment]}</dt>
+            <dt className="w-[4.8em] shrink-0 font-semibold">{SEGMENT_LABEL[segment]}</dt>
             <dd className="min-w-0">
               {situation.held[segment] && (
                 <span className="block">
@@ -25,7 +25,7 @@ export function Limbs({ situation }: { situation: Schemas["Situation"] }) {
         {free.length > 0 && (
           <div className="flex items-start gap-2">
             <Square held={false} />
-            <dt className="w-[76px] shrink-0 font-semibold lg:w-[66px]">free</dt>
+            <dt className="w-[4.8em] shrink-0 font-semibold">free</dt>
             <dd className="min-w-0 text-quiet">{free.map((s) => SEGMENT_LABEL[s]).join(", ")}</dd>
           </div>
         )}
@@ -39,7 +39,7 @@ function Square({ held }: { held: boolean }) {
   return (
     <span
       aria-hidden="true"
-      className={`mt-[6px] size-[9px] shrink-0 self-start border border-ink ${held ? "bg-green" : "bg-lane"}`}
+      className={`mt-[0.45em] size-[0.64em] shrink-0 self-start border border-ink ${held ? "bg-green" : "bg-lane"}`}
     />
   );
 }

@@ -9,7 +9,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
-import java.util.regex.Pattern;
 
 /**
  * Measures what an instructor waits for, in the browser, on the demo's map and on a made-up one with 2,000 situations
@@ -85,7 +84,7 @@ final class BulkMeasurement {
         });
         took("bulk map: workshop opened", () -> {
             page.navigate(map + "/workshop/reactions");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Edit: "))).first().waitFor();
+            page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Reactions and responses")).getByRole(AriaRole.LINK).first().waitFor();
         });
         took("bulk map: holes listed", () -> {
             page.navigate(map + "/holes");

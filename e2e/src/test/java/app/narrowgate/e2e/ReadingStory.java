@@ -278,7 +278,24 @@ class ReadingStory extends Story {
         page.getByRole(AriaRole.ARTICLE).first().waitFor();
         int situations = page.getByRole(AriaRole.ARTICLE).count();
         assertThat(situations).isGreaterThan(60);
-        assertThat(pages(page)).as("an overview and a page each").isEqualTo(situations + 1);
+        assertThat(pages(page)).as("an overview and a sheet for two").isEqualTo((situations + 1) / 2 + 1);
+        assertThat(spilled(page)).isEmpty();
+
+        page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.SCREEN));
+        page.getByRole(AriaRole.NAVIGATION, named("Wall posters")).getByRole(AriaRole.LINK, within("Side pin")).click();
+        page.getByLabel("Paper").selectOption("a2");
+        assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(17);
+        assertThat(page).hasTitle(Pattern.compile("^Wall poster: Side pin"));
+        assertThat(Browser.seriousFaults(page)).isEmpty();
+        assertThat(spilled(page)).isEmpty();
+        assertThat(pages(page)).isEqualTo(1);
+    }
+
+    /** What does not fit into its place on paper, by its title. */
+    private static Object spilled(Page page) {
+        page.evaluate("() => document.fonts.ready");
+        return page.evaluate("[...document.querySelectorAll('.fit')].filter(f => f.scrollHeight > f.clientHeight)"
+                + ".map(f => f.textContent.slice(0, 40))");
     }
 
     private static int pages(Page page) {

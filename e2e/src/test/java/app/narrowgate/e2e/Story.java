@@ -1,5 +1,6 @@
 package app.narrowgate.e2e;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
@@ -84,6 +85,17 @@ abstract class Story {
     /** The one box in the band. */
     static Locator box(Page page) {
         return page.getByRole(AriaRole.COMBOBOX, exactly("What if they …"));
+    }
+
+    /** A part in the list beside the form of the editor. */
+    static Locator listed(Page page, String title) {
+        return page.getByRole(AriaRole.NAVIGATION).getByRole(AriaRole.LINK, within(title));
+    }
+
+    /** Saves the part that is edited and waits until it is. */
+    static void save(Page page) {
+        page.getByRole(AriaRole.BUTTON, exactly("Save")).click();
+        assertThat(page.getByRole(AriaRole.BUTTON, exactly("Saved"))).isVisible();
     }
 
     /** Takes the last change back, as one who has read the keys. */

@@ -73,7 +73,7 @@ public final class PartKind<T extends Part> {
     public static final PartKind<Matchup> MATCHUPS = titled("matchups", "matchup", Matchup.class, Matchup::title,
             new Reference<>("facts", Set.of(Fact.class), m -> Reference.keys("facts", m.facts()),
                     (m, instead) -> Optional.of(m.withFacts(Reference.replaced(m.facts(), instead)))));
-    public static final PartKind<RateRule> RULES = titled("rules", "rate rule", RateRule.class, RateRule::title);
+    public static final PartKind<RateRule> RULES = titled("rules", "adjustment", RateRule.class, RateRule::title);
     public static final PartKind<Hold> HOLDS = titled("holds", "hold", Hold.class, Hold::title,
             new Reference<>("at", Set.of(Situation.class), h -> Reference.several("at", h.at()),
                     (h, instead) -> Optional.of(h.withAt(Reference.replaced(h.at(), instead)))),

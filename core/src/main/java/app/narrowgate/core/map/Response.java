@@ -12,7 +12,7 @@ import java.util.Optional;
  */
 public record Response(Id id, String cue, Likelihood often, Optional<Id> leads) {
     public Response {
-        Text.WORDS.require("A cue", cue);
+        Text.WORDS.require("What they do", cue);
         Likelihood.WEIGHT.require("How often (a weight)", often.weight());
     }
 

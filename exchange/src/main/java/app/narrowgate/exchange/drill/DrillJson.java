@@ -58,8 +58,7 @@ public final class DrillJson {
     public static Drill read(JsonNode root) {
         Problems problems = new Problems();
         Fields fields = new Fields(root, "", problems);
-        fields.tag("format").filter(format -> !format.equals(FORMAT)).ifPresent(format -> fields.problem("format",
-                "This is not a format known here; this reads %s.".formatted(FORMAT)));
+        fields.requireFormat(FORMAT, "drill file");
         String title = fields.text("title", Text.TITLE);
         DrillKind kind = fields.coded("kind", DrillKind.class);
         Optional<Id> place = fields.optionalReference("place");

@@ -3,6 +3,7 @@ package app.narrowgate.exchange.json;
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.Problems;
+import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.check.Range;
 import app.narrowgate.core.check.Text;
 import app.narrowgate.core.map.Id;
@@ -23,6 +24,11 @@ import tools.jackson.databind.JsonNode;
 public final class Fields {
 
     private static final int MOST_ITEMS = 100_000;
+    /** As much of a foreign name is told. */
+    private static final int MOST_SHOWN = 40;
+    /** The formats of this program, by how they begin, and what a file of each is called. */
+    private static final Map<String, String> OURS = Map.of("narrowgate-map/", "map file", "narrowgate-map-part/",
+            "part of a map kept in several files", "narrowgate-drill/", "drill file", "narrowgate-posture/", "posture file");
     /**
      * Stands for a text that could not be read. It is never looked at: what was read counts only if nothing was wrong.
      */
@@ -47,6 +53,39 @@ public final class Fields {
         if (!node.isObject()) {
             problem("", "This is " + kind(node) + "; an object { … } belongs here.");
         }
+    }
+
+    /**
+     * Nothing, where the file says that it is of the format.
+     *
+     * @param format the format's name and version, such as {@code narrowgate-map/1}
+     * @param what what a file of it is called in a sentence, such as "map file"
+     * @throws ProblemsException where it says something else or nothing; nothing further in it would mean anything
+     */
+    public void requireFormat(String format, String what) {
+        known.add("format");
+        JsonNode said = node.get("format");
+        if (said != null && said.isString() && said.stringValue().equals(format)) {
+            return;
+        }
+        throw new ProblemsException(List.of(new Problem(node.isObject() ? at("format") : place,
+                said == null || !said.isString()
+                        ? "This is not a %s: it does not say of itself that it is one.".formatted(what)
+                        : otherFormat(said.stringValue(), format, what))));
+    }
+
+    private static String otherFormat(String said, String format, String what) {
+        String family = format.substring(0, format.indexOf('/') + 1);
+        if (said.startsWith(family)) {
+            return "This %s is of another version, %s; this program reads %s.".formatted(what, shortened(said), format);
+        }
+        return OURS.entrySet().stream().filter(ours -> said.startsWith(ours.getKey())).findFirst()
+                .map(ours -> "This is not a %s but a %s.".formatted(what, ours.getValue()))
+                .orElseGet(() -> "This is not a %s: it calls itself “%s”.".formatted(what, shortened(said)));
+    }
+
+    private static String shortened(String text) {
+        return text.length() > MOST_SHOWN ? text.substring(0, MOST_SHOWN) + "…" : text;
     }
 
     private static String kind(JsonNode node) {
@@ -117,11 +156,6 @@ public final class Fields {
     /** A text that may be left out; empty then, or where it does not fit. */
     public String optionalText(String field, Text rule) {
         return fit(field, string(field, value(field)), rule).orElse("");
-    }
-
-    /** A text that says what kind of thing this is; empty where it cannot be read, which has been told. */
-    public Optional<String> tag(String field) {
-        return string(field, required(field));
     }
 
     private Optional<String> fit(String field, Optional<String> text, Text rule) {

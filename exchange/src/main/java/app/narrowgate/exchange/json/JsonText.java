@@ -39,6 +39,9 @@ public final class JsonText {
             .enable(SerializationFeature.INDENT_OUTPUT)
             .build();
 
+    private static final String NOT_OURS =
+            "This is not a file of Narrow Gate, or a piece of it has been lost. Take the file out again, or choose another.";
+
     private JsonText() {
     }
 
@@ -50,19 +53,20 @@ public final class JsonText {
     /**
      * The tree of {@code text}.
      *
-     * @throws ProblemsException when it is empty, no JSON, or larger than a file of ours can be; placed by line and column
+     * @throws ProblemsException when it is empty, no JSON, or larger than a file of ours can be; placed by line and column,
+     *     with what the reader of the text says of it
      */
     public static JsonNode parse(String text) {
         try {
             requireReadable(text);
             JsonNode root = MAPPER.readTree(text);
             if (root.isMissingNode()) {
-                throw new ProblemsException(List.of(new Problem("", "The file is empty; a JSON object belongs here.")));
+                throw new ProblemsException(List.of(new Problem("", "The file is empty.")));
             }
             return root;
         } catch (JacksonException e) {
             throw new ProblemsException(List.of(
-                    new Problem(place(e.getLocation()), "This is not JSON: %s.".formatted(Text.shown(e.getOriginalMessage())))));
+                    new Problem(place(e.getLocation()) + ": " + Text.shown(e.getOriginalMessage()), NOT_OURS)));
         }
     }
 

@@ -73,8 +73,7 @@ final class MapReader {
 
     private EscapeMap map(JsonNode root) {
         Fields fields = new Fields(root, "", problems);
-        fields.tag("format").filter(format -> !format.equals(MapJson.FORMAT)).ifPresent(format -> fields.problem("format",
-                "“%s” is not a format known here; this reads %s.".formatted(shortened(format), MapJson.FORMAT)));
+        fields.requireFormat(MapJson.FORMAT, "map file");
         String title = fields.text("title", Text.TITLE);
         String about = fields.optionalText("about", EscapeMap.ABOUT);
         House house = fields.object("house", MapReader::house).orElse(House.USUAL);
@@ -129,10 +128,6 @@ final class MapReader {
     /** One part of a kind. */
     private <T extends Part> T part(PartKind<T> kind, Fields f) {
         return PartFormat.of(kind).reader().read(this, f);
-    }
-
-    private static String shortened(String text) {
-        return text.length() <= 40 ? text : text.substring(0, 40) + "…";
     }
 
     private static House house(Fields f) {

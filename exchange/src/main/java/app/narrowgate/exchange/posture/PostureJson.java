@@ -57,8 +57,7 @@ public final class PostureJson {
         JsonNode root = JsonText.parse(text);
         Problems problems = new Problems();
         Fields fields = new Fields(root, "", problems);
-        fields.tag("format").filter(format -> !format.equals(FORMAT)).ifPresent(format -> fields.problem("format",
-                "This is not a format known here; this reads %s.".formatted(FORMAT)));
+        fields.requireFormat(FORMAT, "posture file");
         List<Optional<Posture>> postures = fields.objects("postures", f -> Optional.ofNullable(read(f)));
         fields.refuseUnknown();
         if (!problems.isEmpty()) {

@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class MapJsonTest {
@@ -119,6 +120,27 @@ class MapJsonTest {
         "{\"families\":[1,[],null,\"x\"],\"reactions\":\"many\"}", "{} {}"})
     void refusesWhatIsNoMap(String text) {
         assertThat(refused(text).problems()).isNotEmpty();
+    }
+
+    /** Whoever has taken the wrong file is told so, and nothing else. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            {"format":"narrowgate-drill/1","title":"Monday"} | /format | This is not a map file but a drill file.
+            {"format":"narrowgate-map-part/1"}   | /format | This is not a map file but a part of a map kept in several files.
+            {"format":"narrowgate-map/9"}        | /format | This map file is of another version, narrowgate-map/9; this program reads narrowgate-map/1.
+            {"format":"shopping"}                | /format | This is not a map file: it calls itself “shopping”.
+            {"title":"A list"}                   | /format | This is not a map file: it does not say of itself that it is one.
+            [1, 2]                               | ''      | This is not a map file: it does not say of itself that it is one.""")
+    void whatIsNoMapFileIsToldSo(String text, String place, String message) {
+        assertThat(refused(text).problems()).containsExactly(new Problem(place, message));
+    }
+
+    @Test
+    void whereTheTextBreaksOffIsToldBesideWords() {
+        assertThat(refused("{\"format\":\n \"narrowgate").problems()).singleElement().satisfies(problem -> {
+            assertThat(problem.message()).startsWith("This is not a file of Narrow Gate, or a piece of it has been lost.");
+            assertThat(problem.place()).startsWith("line 2, column ");
+        });
     }
 
     @ParameterizedTest

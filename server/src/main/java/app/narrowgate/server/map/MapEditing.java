@@ -106,7 +106,7 @@ public class MapEditing {
         MapRow row = store.lockForChange(id);
         if (base < 1 || base > row.head()) {
             throw new RefusedException(
-                    "The revision is %d; it must lie between 1 and %d.".formatted(base, row.head()));
+                    "The change this was based on is %d; it must lie between 1 and %d.".formatted(base, row.head()));
         }
         MapStore.Head head = store.headOf(row);
         UnaryOperator<EscapeMap> made = map -> change.of(map, head.map().retired());

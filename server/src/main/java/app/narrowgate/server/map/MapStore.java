@@ -179,7 +179,7 @@ public class MapStore {
 
     static void requireRevision(MapRow row, int revision) {
         if (revision < 1 || revision > row.head()) {
-            throw new NotFoundException("The map has no revision %d; the newest is %d.".formatted(revision, row.head()));
+            throw new NotFoundException("The map has no change %d; the newest is %d.".formatted(revision, row.head()));
         }
     }
 

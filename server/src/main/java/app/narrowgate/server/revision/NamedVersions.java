@@ -46,6 +46,6 @@ public class NamedVersions {
     public void unname(UUID map, UUID version, SignedIn who) {
         NamedVersion named = mapper.deleteVersion(map, version).orElseThrow(() -> new NotFoundException(
                 "There is no such named version; it may have been taken out meanwhile."));
-        traces.leave(map, who, "Took the name “%s” off revision %d".formatted(named.name(), named.revision()));
+        traces.leave(map, who, "Took the name “%s” off change %d".formatted(named.name(), named.revision()));
     }
 }

@@ -132,7 +132,7 @@ public class Revisions {
     public Parts.Step restore(UUID map, int head, Parts present, int to, UUID author) {
         Parts.Step step = present.back(partsAt(map, to), head + 1);
         if (!step.isEmpty()) {
-            write(map, new Revision(head + 1, "restore", to, author, null, now(), "Went back to revision " + to),
+            write(map, new Revision(head + 1, "restore", to, author, null, now(), "Went back to change " + to),
                     UndoState.edited(head + 1), step);
         }
         return step;

@@ -48,7 +48,7 @@ class TraceTest extends DemoMapTest {
         String version = client.post(map + "/versions", "{\"revision\":1,\"name\":\"Before spring\"}").json().get("id")
                 .stringValue();
         assertThat(client.delete(map + "/versions/" + version).status()).isEqualTo(204);
-        assertThat(traces()).contains("Tamsin Orrel: Took the name “Before spring” off revision 1");
+        assertThat(traces()).contains("Tamsin Orrel: Took the name “Before spring” off change 1");
         assertThat(client.delete(map + "/versions/" + version).status()).isEqualTo(404);
     }
 

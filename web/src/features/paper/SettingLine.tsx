@@ -8,8 +8,8 @@ export function SettingLine({ map }: { map: Schemas["Map"] }) {
   const [setting] = useSetting();
   const matchup = matchupOf(map, setting);
   return (
-    <p className="mt-4 text-quiet">
-      {map.title}, revision {map.revision}. {matchup ? `${matchup.title}; the` : "The"} partner{" "}
+    <p className="text-quiet">
+      {map.title} as of change {map.revision}. {matchup ? `${matchup.title}; the` : "The"} partner{" "}
       {readInWords(setting.read)}; started {seconds(setting.late)} late; of 100 that reach{" "}
       {aim?.title.toLowerCase()}. Defer to your instructor on the mat.
     </p>

@@ -1,2 +1,3 @@
 export { BookletPage } from "./BookletPage";
 export { CardPage } from "./CardPage";
+export { PosterPage } from "./PosterPage";

@@ -5,6 +5,7 @@ import { settingQuery, useOdds } from "../odds";
 import { Card } from "./Card";
 import { PrintBar } from "./PrintBar";
 import { SettingLine } from "./SettingLine";
+import { Sheet } from "./Sheet";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
 import { indexOf } from "../../model/mapIndex";
@@ -23,11 +24,12 @@ export function CardPage() {
   const at = data.odds.situations[id];
   if (!situation || !at) return <main className="p-5">This situation has been taken out.</main>;
   return (
-    <main className="mx-auto max-w-[820px] px-5 pb-10">
+    <main className="paper-view">
       <Heading size="unseen">Card: {situation.title}</Heading>
       <PrintBar back={paths.situation(data.map.id, id) + settingQuery(params)} what="the situation" />
-      <Card map={data.map} situation={situation} at={at} />
-      <SettingLine map={data.map} />
+      <Sheet paper="card">
+        <Card map={data.map} situation={situation} at={at} foot={<SettingLine map={data.map} />} />
+      </Sheet>
     </main>
   );
 }
