@@ -118,7 +118,8 @@ function Somebodys({
       className="top-0 p-4 sm:top-[12vh] sm:w-[560px]"
     >
       <p className="mt-2">
-        The last change of this map is not yours: “{change.summary}”. What you changed before it is in the{" "}
+        The last change of this map is not yours: “{change.summary}”. What you changed before it can be taken
+        back by itself in the{" "}
         <Link className="link" to={history} onClick={close}>
           history
         </Link>

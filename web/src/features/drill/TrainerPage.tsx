@@ -39,7 +39,7 @@ export function TrainerPage() {
       ),
   });
   const ready = together({ map, deck });
-  if (!ready.data) return <Waiting what="Laying out the cues" on={ready} />;
+  if (!ready.data) return <Waiting what="Laying out the deck" on={ready} />;
   return (
     <main className="mx-auto max-w-[430px] px-5 pt-3 pb-16 text-[16px]">
       <Sitting
@@ -170,7 +170,7 @@ function Cue({
         {card.situationTitle}
         {onHeard && (
           <button type="button" className="word" aria-pressed={heard} onClick={() => onHeard(!heard)}>
-            {heard ? "Only shown" : "Hear the cue"}
+            {heard ? "Only shown" : "Hear it"}
           </button>
         )}
       </p>
@@ -240,7 +240,7 @@ function Answer({ read, next }: { read: Read; next: () => void }) {
       <p className="mt-1 text-quiet">
         of 100 starts there.
         {!read.right && costs > 0 && ` The mix-up costs ${costs}.`}
-        {!read.right && " It comes again within four cues."}
+        {!read.right && " It comes again within the next four."}
       </p>
       {card.checkpoints.length > 0 && <p className="mt-2">It begins: {card.checkpoints[0]}.</p>}
       <button ref={button} type="button" className="plate mt-4 min-h-14 w-full text-left" onClick={next}>

@@ -111,6 +111,25 @@ function Revision({
         <span>
           {revision.author}, {when(revision.at)}
         </span>
+        {revision.number > 1 && (
+          <button
+            type="button"
+            className="word edit-word"
+            aria-label={`Take this back, change ${revision.number}`}
+            disabled={restore.isPending}
+            onClick={() =>
+              restore.mutate(() =>
+                unwrap(
+                  api.POST("/api/maps/{mapId}/take-back", {
+                    params: { path: { mapId: map.id }, query: { change: revision.number } },
+                  }),
+                ),
+              )
+            }
+          >
+            Take this back
+          </button>
+        )}
         {revision.number < map.revision && (
           <button
             type="button"

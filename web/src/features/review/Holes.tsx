@@ -7,7 +7,7 @@ import { api, problemOf, unwrap, unwrapNothing, type Schemas } from "../../api/c
 import { Refused } from "../../ui/Notice";
 import { findingPath, findingPlace, paths, useMapChange } from "../map";
 import { Reorder, settingQuery, useFrozenOrder, useSetting } from "../odds";
-import { Cost } from "./Cost";
+import { Cost, isLarge } from "./Cost";
 import { PlacePicture } from "../picture";
 
 type Finding = Schemas["Finding"];
@@ -25,6 +25,11 @@ export function Holes({ map, findings }: { map: Schemas["Map"]; findings: Findin
     keyOf,
     `${map.id} ${map.revision} ${kind} ${dismissed.length}`,
   );
+  const row = (finding: Finding) => <Row key={keyOf(finding)} map={map} finding={finding} />;
+  // Whoever asks for one kind wants to see all of it.
+  const [large, small] = kind
+    ? [order.items, []]
+    : [order.items.filter(isLarge), order.items.filter((f) => !isLarge(f))];
   return (
     <section aria-labelledby="holes">
       <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-2">
@@ -56,11 +61,15 @@ export function Holes({ map, findings }: { map: Schemas["Map"]; findings: Findin
         </p>
       )}
       <Reorder first={order.first && findingPlace(map, order.first).title} reorder={order.reorder} />
-      <ul>
-        {order.items.map((finding) => (
-          <Row key={keyOf(finding)} map={map} finding={finding} />
-        ))}
-      </ul>
+      <ul>{large.map(row)}</ul>
+      {small.length > 0 && (
+        <details className="mt-2" open={large.length === 0 || undefined}>
+          <summary className="w-fit cursor-pointer font-semibold max-lg:min-h-11 max-lg:py-2.5">
+            {small.length} small {small.length === 1 ? "one" : "ones"}
+          </summary>
+          <ul>{small.map(row)}</ul>
+        </details>
+      )}
       {dismissed.length > 0 && (
         <details className="mt-6">
           <summary className="font-semibold">Dismissed, {dismissed.length}</summary>

@@ -15,6 +15,7 @@ import { PartsList } from "./PartsList";
 import { textOf, usePart, type Part } from "./parts";
 import { hasDraft } from "../../ui/draft";
 import { Heading } from "../../ui/Heading";
+import { useWide } from "../../ui/media";
 import { together, Waiting } from "../../ui/Waiting";
 
 /** Every part of the map: its kind by their names, and beside them the one that is edited. */
@@ -43,6 +44,8 @@ function Parts({ map, list }: { map: Schemas["Map"]; list: PartList }) {
   const newKey = `${map.id}/${list}/+`;
   const [editing, open] = useEditing(newKey);
   const [params] = useSearchParams();
+  // On a phone there is room for one of the two.
+  const alone = !useWide() && editing !== undefined;
   const listed = useRef<HTMLDivElement>(null);
   const back = useRef<HTMLAnchorElement>(null);
   // Where the list is not beside the form, the way back to it.
@@ -52,19 +55,23 @@ function Parts({ map, list }: { map: Schemas["Map"]; list: PartList }) {
   }, []);
   return (
     <div className="mid:grid mid:grid-cols-[240px_minmax(0,1fr)] lg:grid-cols-[300px_minmax(0,1fr)]">
-      <div
-        ref={listed}
-        className={`min-w-0 border-rule mid:sticky mid:top-12 mid:max-h-[calc(100dvh-3rem)] mid:self-start mid:overflow-y-auto ${editing ? "max-mid:hidden" : ""}`}
-      >
-        <PartsList map={map} list={list} editing={editing} open={open} />
-      </div>
+      {alone ? (
+        <Heading size="unseen">Edit the map</Heading>
+      ) : (
+        <div
+          ref={listed}
+          className="min-w-0 border-rule mid:sticky mid:top-12 mid:max-h-[calc(100dvh-3rem)] mid:self-start mid:overflow-y-auto"
+        >
+          <PartsList map={map} list={list} editing={editing} open={open} />
+        </div>
+      )}
       <main
         className={`min-w-0 border-rule mid:min-h-[calc(100dvh-3rem)] mid:border-l ${editing ? "" : "max-mid:hidden"}`}
       >
-        {editing && (
+        {alone && (
           <Link
             ref={back}
-            className="word flex items-center px-5 mid:hidden"
+            className="word flex items-center px-5"
             to={paths.workshop(map.id, list) + settingQuery(params)}
           >
             All {PART_KINDS[list].title.toLowerCase()}

@@ -196,9 +196,9 @@ class DrillStory extends Story {
         page.getByRole(AriaRole.MAIN).first().waitFor();
         go(page, "/drills/trainer");
         page.getByText("1 of 20").waitFor();
-        button(page, "Hear the cue").click();
+        button(page, "Hear it").click();
         button(page, "Only shown").click();
-        assertThat(button(page, "Hear the cue")).isVisible();
+        assertThat(button(page, "Hear it")).isVisible();
         page.keyboard().press("1");
         button(page, "Next").waitFor();
         page.context().setOffline(true);

@@ -292,9 +292,9 @@ class ReadingStory extends Story {
     }
 
     /** What does not fit into its place on paper, by its title. */
-    private static Object spilled(Page page) {
+    private static List<?> spilled(Page page) {
         page.evaluate("() => document.fonts.ready");
-        return page.evaluate("[...document.querySelectorAll('.fit')].filter(f => f.scrollHeight > f.clientHeight)"
+        return (List<?>) page.evaluate("[...document.querySelectorAll('.fit')].filter(f => f.scrollHeight > f.clientHeight)"
                 + ".map(f => f.textContent.slice(0, 40))");
     }
 
@@ -306,14 +306,8 @@ class ReadingStory extends Story {
 
     @ParameterizedTest
     @EnumSource(value = ColorScheme.class, names = {"LIGHT", "DARK"})
-    void nothingSeriousIsInaccessible(ColorScheme scheme) {
+    void theBoxIsAccessible(ColorScheme scheme) {
         Page page = browser.signedIn(1280, 800, scheme);
-        for (String view : List.of("/flow", "/held?held=head", "/stances", "/booklet", "/at/half-guard/card",
-                "/at/side-crossface?beside=matchup+much-heavier")) {
-            go(page, view);
-            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)).waitFor();
-            assertThat(Browser.seriousFaults(page)).as(view).isEmpty();
-        }
         page.keyboard().press("/");
         page.keyboard().type("elbow");
         page.getByRole(AriaRole.OPTION).first().waitFor();

@@ -85,6 +85,11 @@ class TogetherStory extends Story {
         button(page, "Go back to this, change 1").waitFor();
         undo(page);
         assertThat(page.getByText("Took back: Went back to change 1").first()).isVisible();
+        button(page, "Take this back, change 2").click();
+        assertThat(page.getByText("Took back: Changed “They control your head”").first()).isVisible();
+        button(page, "Take the name away: Before the spring term").click();
+        button(page, "Name it so again").click();
+        assertThat(button(page, "Compare with now: Before the spring term")).isVisible();
     }
 
     @Test

@@ -1,6 +1,7 @@
 package app.narrowgate.server.history;
 
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.map.MapEditing;
 import app.narrowgate.server.map.MapHistory;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.MapView;
@@ -64,15 +65,17 @@ class HistoryController {
     private final NamedVersions versions;
     private final Traces traces;
     private final MapHistory history;
+    private final MapEditing editing;
     private final MapViews views;
 
     HistoryController(MapStore store, Revisions revisions, NamedVersions versions, Traces traces,
-            MapHistory history, MapViews views) {
+            MapHistory history, MapEditing editing, MapViews views) {
         this.store = store;
         this.revisions = revisions;
         this.versions = versions;
         this.traces = traces;
         this.history = history;
+        this.editing = editing;
         this.views = views;
     }
 
@@ -116,6 +119,14 @@ class HistoryController {
     MapView redo(@PathVariable UUID mapId, @RequestParam @Min(1) int revision,
             @AuthenticationPrincipal SignedIn who) {
         return views.of(history.redo(mapId, revision, who));
+    }
+
+    @PostMapping("/take-back")
+    @Operation(operationId = "takeBack", summary = "Take one change back, whatever has come after it",
+            description = "The rest stays; it is a change of its own, which can be undone. Refused with what stands in the way "
+                    + "where the same things have been changed again since.")
+    MapView takeBack(@PathVariable UUID mapId, @RequestParam @Min(1) int change, @AuthenticationPrincipal SignedIn who) {
+        return views.of(editing.takeBack(mapId, change, who));
     }
 
     @PostMapping("/restore")

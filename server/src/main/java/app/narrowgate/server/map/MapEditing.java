@@ -34,6 +34,24 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class MapEditing {
 
+    private static final Clash WHILE_EDITING = new Clash(
+            "Somebody changed the same part while you were editing. Nothing was overwritten. "
+                    + "Look at what changed, then save yours over it or take theirs.",
+            "What you changed no longer fits what somebody else changed: ");
+    private static final Clash SINCE = new Clash(
+            "What was changed then has been changed again since, so it cannot be taken back by itself. "
+                    + "Take back what came after it first, or change it by hand.",
+            "Without it the map would no longer fit together: ");
+
+    /**
+     * What is said where two changes do not go together.
+     *
+     * @param same where both touched the same thing
+     * @param unfit where the whole no longer fits, before the first reason
+     */
+    private record Clash(String same, String unfit) {
+    }
+
     private final MapStore store;
     private final Revisions revisions;
     private final Conflicts conflicts;
@@ -66,7 +84,7 @@ public class MapEditing {
      */
     @Transactional
     public StoredMap put(UUID id, int base, SignedIn author, String summary, List<PartJson.Put> parts) {
-        return edit(id, base, author, summary, true, (map, retired) -> {
+        return edit(id, base, author, summary, true, WHILE_EDITING, (map, retired) -> {
             EscapeMap changed = PartJson.putAll(map, parts);
             requireNew(map, changed, retired);
             // After the parts: a summary often quotes them, and a fault is better shown where it was typed.
@@ -94,15 +112,34 @@ public class MapEditing {
      */
     @Transactional
     public StoredMap edit(UUID id, int base, SignedIn author, String summary, MapChange change) {
-        return edit(id, base, author, summary, false, change);
+        return edit(id, base, author, summary, false, WHILE_EDITING, change);
+    }
+
+    /**
+     * Takes one change back, whatever has come after it; everything else stays.
+     *
+     * @param change the revision that it made
+     * @throws ConflictException when what it touched has been changed again since
+     * @throws RefusedException when there is nothing before it
+     */
+    @Transactional
+    public StoredMap takeBack(UUID id, int change, SignedIn author) {
+        store.requireRevision(id, change);
+        if (change == 1) {
+            throw new RefusedException("There is nothing before the first state of a map; it cannot be taken back.");
+        }
+        EscapeMap before = MapParts.toMap(revisions.partsAt(id, change - 1));
+        String summary = "Took back: " + revisions.summary(id, change).orElseThrow();
+        return edit(id, change, author, summary, false, SINCE, (map, retired) -> before);
     }
 
     /**
      * The same.
      *
      * @param sound whether what {@code change} gives is known to fit together; looking costs as much as all the rest
+     * @param clash what is said where something else stands in the way
      */
-    private StoredMap edit(UUID id, int base, SignedIn author, String summary, boolean sound, MapChange change) {
+    private StoredMap edit(UUID id, int base, SignedIn author, String summary, boolean sound, Clash clash, MapChange change) {
         MapRow row = store.lockForChange(id);
         if (base < 1 || base > row.head()) {
             throw new RefusedException(
@@ -111,7 +148,7 @@ public class MapEditing {
         MapStore.Head head = store.headOf(row);
         UnaryOperator<EscapeMap> made = map -> change.of(map, head.map().retired());
         boolean onHead = base == row.head();
-        EscapeMap changed = onHead ? made.apply(head.map().index().map()) : merged(row, base, head.parts(), made);
+        EscapeMap changed = onHead ? made.apply(head.map().index().map()) : merged(row, base, head.parts(), clash, made);
         if (!sound || !onHead) {
             Soundness.require(changed);
         }
@@ -124,7 +161,7 @@ public class MapEditing {
     }
 
     /** A change made on an older revision, brought together with what has happened since. */
-    private EscapeMap merged(MapRow row, int base, Parts head, UnaryOperator<EscapeMap> change) {
+    private EscapeMap merged(MapRow row, int base, Parts head, Clash clash, UnaryOperator<EscapeMap> change) {
         Parts then = revisions.partsAt(row.id(), base);
         EscapeMap before = MapParts.toMap(then);
         Parts mine = MapParts.of(change.apply(before), base,
@@ -151,12 +188,11 @@ public class MapEditing {
             try {
                 return MapParts.toMap(new Parts(merged));
             } catch (ProblemsException e) {
-                throw conflicts.stale(row.id(), base, "What you changed no longer fits what somebody else changed: "
-                        + e.problems().get(0).message() + " Nothing was overwritten.", Set.of());
+                throw conflicts.stale(row.id(), base, clash.unfit() + e.problems().get(0).message() + " Nothing was changed.",
+                        Set.of());
             }
         }
-        throw conflicts.stale(row.id(), base, "Somebody changed the same part while you were editing. Nothing was overwritten. "
-                + "Look at what changed, then save yours over it or take theirs.", touched);
+        throw conflicts.stale(row.id(), base, clash.same(), touched);
     }
 
     /** Where a merged part stands: where it already stood, or where the change put it. */

@@ -43,6 +43,9 @@ interface RevisionMapper {
     @Select("select undo_next, redo_next from map_revision where map_id = #{mapId} and number = #{revision}")
     Optional<UndoRow> undoState(@Param("mapId") UUID mapId, @Param("revision") int revision);
 
+    @Select("select summary from map_revision where map_id = #{mapId} and number = #{revision}")
+    Optional<String> summary(@Param("mapId") UUID mapId, @Param("revision") int revision);
+
     /** The last revision not after {@code at}; empty when there was none yet. */
     @Select("select max(number) from map_revision where map_id = #{mapId} and at <= #{at}")
     Optional<Integer> lastAt(@Param("mapId") UUID mapId, @Param("at") Instant at);

@@ -49,6 +49,11 @@ public class Revisions {
         return mapper.revisions(map, after, most);
     }
 
+    /** What was done in a revision; empty where there is none. */
+    public Optional<String> summary(UUID map, int revision) {
+        return mapper.summary(map, revision);
+    }
+
     /** What an undo would take back while {@code revision} is the newest; empty when nothing is left to undo. */
     public Optional<Revision> undoable(UUID map, int revision) {
         return mapper.undoTarget(map, revision);

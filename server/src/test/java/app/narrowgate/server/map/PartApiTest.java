@@ -212,6 +212,41 @@ class PartApiTest extends DemoMapTest {
         assertThat(first).contains("knee-ride");
     }
 
+    /** Somebody's own change is taken back from under another's newer one, which stays; undo brings it back. */
+    @Test
+    void oneChangeIsTakenBackAndWhatCameAfterStays() {
+        client.delete(copy + "/parts/situations/knee-ride?revision=" + revision());
+        int first = revision();
+        client.delete(copy + "/parts/situations/side-driving-in?revision=" + revision());
+
+        Answer back = client.post(copy + "/take-back?change=" + first, "");
+        assertThat(back.status()).as(back.text()).isEqualTo(200);
+        assertThat(client.get(copy + "/parts/situations/knee-ride").status()).isEqualTo(200);
+        assertThat(client.get(copy + "/parts/situations/side-driving-in").status()).isEqualTo(404);
+        assertThat(client.get(copy + "/difference?from=" + (first - 1) + "&to=" + revision()).json()
+                .findValuesAsString("kind")).contains("removed").doesNotContain("added");
+        assertThat(client.get(copy + "/history").json().get(0).get("summary").stringValue()).startsWith("Took back: ");
+        client.post(copy + "/undo?revision=" + revision(), "");
+        assertThat(client.get(copy + "/parts/situations/knee-ride").status()).isEqualTo(404);
+    }
+
+    @Test
+    void whatHasBeenChangedAgainSinceIsNotTakenBackByItself() {
+        String once = """
+                {"revision":%d,"summary":"Named it anew","parts":[{"list":"facts","id":"head-controlled",
+                 "part":{"id":"head-controlled","title":"%s"}}]}""";
+        assertThat(client.post(copy + "/parts", once.formatted(revision(), "Once")).status()).isEqualTo(200);
+        int first = revision();
+        assertThat(client.post(copy + "/parts", once.formatted(revision(), "Twice")).status()).isEqualTo(200);
+        int now = revision();
+        Answer refused = client.post(copy + "/take-back?change=" + first, "");
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.text()).contains("has been changed again since");
+        assertThat(revision()).isEqualTo(now);
+        assertThat(client.post(copy + "/take-back?change=1", "").status()).isEqualTo(422);
+        assertThat(client.post(copy + "/take-back?change=99", "").status()).isEqualTo(404);
+    }
+
     @Test
     void aRevisionCanBeNamed() {
         Answer named = client.post(copy + "/versions", "{\"revision\":1,\"name\":\"Before the spring term\"}");
