@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useState, type ReactNode } from "react";
 import type { Schemas } from "../../api/client";
 import { hundred, lateness, seconds } from "../../labels";
 import { Gate, narrowness } from "../../ui/Gate";
@@ -6,6 +6,7 @@ import { Caution } from "../../ui/Notice";
 import { closedInWords, insteadInWords, lowerFirst, placeTitle, reactionTitle, techniqueOf } from "../map";
 import { PlacePicture } from "../picture";
 import { indexOf } from "../../model/mapIndex";
+import { feederLines } from "../../ui/body/feeder";
 import { Limbs } from "../../ui/body/Limbs";
 import { Fit } from "./Fit";
 
@@ -50,7 +51,7 @@ export function Card({
   at: Schemas["SituationOdds"];
   half?: boolean;
   /** What stands at the foot of the page. */
-  foot?: React.ReactNode;
+  foot?: ReactNode;
 }) {
   const tellings = half ? HALF : WHOLE;
   const [level, setLevel] = useState(0);
@@ -134,7 +135,7 @@ function Answers({
   at: Schemas["SituationOdds"];
   telling: Telling;
   /** What else is said here. */
-  children?: React.ReactNode;
+  children?: ReactNode;
 }) {
   const usable = at.reactions.filter((r) => r.usable);
   const told = usable.slice(0, telling.answers);
@@ -251,11 +252,7 @@ export function DoNot({ map, mistake }: { map: Schemas["Map"]; mistake: Schemas[
 
 /** How a partner holds the place, in a few lines. */
 function Feeder({ feeder }: { feeder: Schemas["Feeder"] }) {
-  const lines = [
-    ["Weight", feeder.weight],
-    ["Take care", feeder.care],
-    ["Give", feeder.gives],
-  ].filter(([, words]) => words);
+  const lines = feederLines(feeder);
   if (lines.length === 0) return null;
   return (
     <section className="mt-[0.8em] border-t border-rule pt-[0.6em]">

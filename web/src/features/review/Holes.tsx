@@ -16,10 +16,12 @@ const keyOf = (f: Finding) => `${f.kind} ${f.place} ${f.response ?? ""} ${f.reas
 
 /** Every weakness of the map by what it costs, with what can be done about it in one step. */
 export function Holes({ map, findings }: { map: Schemas["Map"]; findings: Finding[] }) {
-  const [kind, setKind] = useState("");
+  const [asked, setKind] = useState("");
   const open = findings.filter((f) => !f.dismissed);
   const dismissed = findings.filter((f) => f.dismissed);
   const kinds = [...new Set(open.map((f) => f.kind))];
+  // When the last of a kind is mended, the others are there again.
+  const kind = kinds.includes(asked as Finding["kind"]) ? asked : "";
   const order = useFrozenOrder(
     open.filter((f) => kind === "" || f.kind === kind),
     keyOf,

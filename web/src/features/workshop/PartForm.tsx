@@ -206,7 +206,7 @@ export function PartForm({
         {saved ? "Saved" : "Save"}
       </button>
       <button type="button" className="word" onClick={() => done()}>
-        Cancel
+        {saved ? "Close" : "Cancel"}
       </button>
       {copy && (
         <button type="button" className="word ml-auto" onClick={copy}>

@@ -1,5 +1,6 @@
 import type { Schemas } from "../../api/client";
 import { SEGMENT_LABEL, SEGMENTS } from "../../labels";
+import { feederLines } from "./feeder";
 
 /** Each limb of yours: what holds it, and what it should be doing meanwhile; in the end what is free without a word. */
 export function Limbs({ situation }: { situation: Schemas["Situation"] }) {
@@ -46,11 +47,7 @@ function Square({ held }: { held: boolean }) {
 
 /** How a partner holds a place well and safely. */
 export function FeederBrief({ feeder }: { feeder: Schemas["Feeder"] }) {
-  const lines = [
-    ["Weight", feeder.weight],
-    ["Take care", feeder.care],
-    ["Give", feeder.gives],
-  ].filter(([, text]) => text);
+  const lines = feederLines(feeder);
   if (lines.length === 0) return null;
   return (
     <section className="mt-3 border-t border-rule pt-3" aria-label="For the partner who holds you">

@@ -150,6 +150,7 @@ class HoleStory extends Story {
         button(page, "Save").click();
         go(page, "/holes");
         Locator mixed = page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Mixed message"));
+        page.getByText("small ones").click();
         mixed.first().waitFor();
         int clashes = mixed.count();
         Locator choice = mixed.first().getByLabel("Or let a condition separate them");

@@ -208,7 +208,7 @@ public final class MapRules {
     }
 
     private void missing(String at, Id id, String kind) {
-        problems.add(new Problem(at, "No %s is called “%s”; correct the id or add it to the map.".formatted(kind, id)));
+        problems.add(new Problem(at, "No %s is called “%s”; correct it or add it to the map.".formatted(kind, id)));
     }
 
     private <T> void unique(String list, List<T> parts, Function<T, Id> idOf) {

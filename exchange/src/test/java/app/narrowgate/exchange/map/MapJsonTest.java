@@ -104,7 +104,7 @@ class MapJsonTest {
         assertThat(refused(GOOD.replace("\"works\":\"often\"", "\"works\":1.2")).problems())
                 .containsExactly(new Problem("/reactions/0/works", "“works” is 1.2; it must lie between 0 and 1."));
         assertThat(refused(GOOD.replace("\"leads\":\"top\"", "\"leads\":\"nowhere\"")).problems().get(0).message())
-                .isEqualTo("No situation or outcome is called “nowhere”; correct the id or add it to the map.");
+                .isEqualTo("No situation or outcome is called “nowhere”; correct it or add it to the map.");
     }
 
     @Test
