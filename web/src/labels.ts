@@ -134,6 +134,8 @@ export const LIST_LABEL: Record<string, string> = {
 
 /** What a field is called where a change of it is told. */
 export const FIELD_LABEL: Record<string, string> = {
+  title: "name",
+  seconds: "seconds it takes",
   leads: "leads to",
   often: "how often",
   works: "how often it gets going",

@@ -92,6 +92,9 @@ export function Keeping({
         </button>
       </div>
       <p className="flex flex-wrap items-baseline gap-x-4">
+        <Link className="word" to={`${sheet("feeder")}&print=`}>
+          Print it
+        </Link>
         <Link className="word" to={sheet("wall")}>
           Wall sheet
         </Link>

@@ -1,10 +1,12 @@
+import { useEffect } from "react";
 import { Link, useSearchParams } from "react-router";
 import { problemOf, type Schemas } from "../../api/client";
-import { rewritten } from "../../ui/address";
+import { rewritten, useAddress } from "../../ui/address";
 import { Heading } from "../../ui/Heading";
 import { Loading, Refused } from "../../ui/Notice";
 import { together, Waiting } from "../../ui/Waiting";
 import { paths, useMap } from "../map";
+import { usePictures } from "../picture";
 import { sourceName, useDesign, useFound, usePlan, type Drill, type Found, type Plan } from "./design";
 import { FeederSheet } from "./FeederSheet";
 import { Starts } from "./Starts";
@@ -40,6 +42,8 @@ function Sheet({ map, found }: { map: Schemas["Map"]; found: Found }) {
   const { drill } = useDesign(map.id, found);
   const plan = usePlan(map, drill);
   const form = FORMS.find((f) => f.form === params.get("form"))?.form ?? "feeder";
+  const pictures = usePictures(map);
+  usePrinting(plan.data !== undefined && !pictures.isPending);
   return (
     <main className="mx-auto max-w-[820px] px-5 pt-3 pb-12 print:max-w-none print:p-0">
       <nav
@@ -82,6 +86,21 @@ function Sheet({ map, found }: { map: Schemas["Map"]; found: Found }) {
       )}
     </main>
   );
+}
+
+/** Prints at once what was asked for from the bench, as soon as all of it stands. */
+function usePrinting(ready: boolean): void {
+  const [params, write] = useAddress();
+  const wanted = ready && params.has("print");
+  useEffect(() => {
+    if (!wanted) return;
+    const frame = requestAnimationFrame(() => {
+      // Going back or loading anew does not print again.
+      write({ print: undefined });
+      void document.fonts.ready.then(() => window.print());
+    });
+    return () => cancelAnimationFrame(frame);
+  }, [wanted, write]);
 }
 
 function Form({

@@ -1,5 +1,8 @@
 import { useLayoutEffect, useRef, type ReactNode } from "react";
 
+/** So much above the size that is likely to fit is tried as well, in points. */
+const SLACK = 0.5;
+
 /**
  * A box of a fixed size on paper. What stands in it is set in the first size in which it fits; where none does, it says so
  * and stays in the last. Everything within it has to be measured in em.
@@ -22,15 +25,23 @@ export function Fit({
     const fit = () => {
       const { current } = box;
       if (!current || gone) return;
-      const fits = sizes.some((size) => {
+      const excess = (size: number) => {
         current.style.fontSize = `${size}pt`;
-        return current.scrollHeight <= current.clientHeight && current.scrollWidth <= current.clientWidth;
-      });
+        return Math.max(
+          current.scrollHeight / current.clientHeight,
+          current.scrollWidth / current.clientWidth,
+        );
+      };
+      const over = excess(sizes[0]!);
+      // Both the lines and what fits into one grow with the size: about so large will fit, and measuring is what costs.
+      const likely = sizes[0]! / Math.sqrt(over);
+      const worth = sizes.filter((size, at) => at === sizes.length - 1 || (at > 0 && size < likely + SLACK));
+      const fits = over <= 1 || worth.some((size) => excess(size) <= 1);
       if (!fits) onTooMuch?.();
     };
     fit();
-    // Measured before its face has come it would be the wrong size; that it is wanted may show only now.
-    void document.fonts?.ready.then(fit);
+    // Measured before its face has come it would be the wrong size; that it is wanted shows only by measuring.
+    if (document.fonts?.status === "loading") void document.fonts.ready.then(fit);
     return () => {
       gone = true;
     };

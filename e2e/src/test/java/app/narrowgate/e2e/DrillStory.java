@@ -61,6 +61,10 @@ class DrillStory extends Story {
         assertThat(sheet).containsText("is below");
         link(page, "Wall sheet").click();
         assertThat(page.getByRole(AriaRole.ARTICLE)).containsText("11 minutes, left, then right");
+        link(page, "Back to the bench").click();
+        link(page, "Print it").click();
+        page.waitForCondition(() -> Integer.valueOf(1).equals(page.evaluate("window.printed")));
+        assertThat(page).not().hasURL(Pattern.compile("print="));
     }
 
     @Test
