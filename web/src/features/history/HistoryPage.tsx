@@ -87,7 +87,8 @@ function Revision({
   const [from, to, compare] = useCompared(map);
   const [naming, setNaming] = useState(false);
   const restore = useMapChange(map.id);
-  const shown = to === revision.number && from === revision.number - 1;
+  const before = Math.max(1, revision.number - 1);
+  const shown = to === revision.number && from === before;
   return (
     <li
       data-chosen={shown || undefined}
@@ -98,9 +99,8 @@ function Revision({
         <button
           type="button"
           aria-pressed={shown}
-          disabled={revision.number === 1}
-          className="min-w-0 flex-1 py-1 text-left font-semibold enabled:hover:underline max-lg:min-h-11"
-          onClick={() => compare(revision.number - 1, revision.number)}
+          className="min-w-0 flex-1 py-1 text-left font-semibold hover:underline max-lg:min-h-11"
+          onClick={() => compare(before, revision.number)}
         >
           {KIND[revision.kind] ?? ""}
           {revision.summary}
