@@ -21,7 +21,7 @@ export function Holes({ map, findings }: { map: Schemas["Map"]; findings: Findin
   const dismissed = findings.filter((f) => f.dismissed);
   const kinds = [...new Set(open.map((f) => f.kind))];
   // When the last of a kind is mended, the others are there again.
-  const kind = kinds.includes(asked as Finding["kind"]) ? asked : "";
+  const kind = kinds.includes(asked) ? asked : "";
   const order = useFrozenOrder(
     open.filter((f) => kind === "" || f.kind === kind),
     keyOf,
