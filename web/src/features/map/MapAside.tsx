@@ -84,13 +84,13 @@ const Below = memo(function Below({ map, gates }: { map: Schemas["Map"]; gates?:
         {review.data && open.length === 0 && (
           <p className="mt-1 text-quiet">Every answer of theirs has been answered.</p>
         )}
-        {open.slice(0, SHOWN).map((finding) => {
+        {costliestOf(open, (finding) => findingPath(map, finding, query)).map(([path, finding]) => {
           const gain = tenths(finding.gain ?? 0);
           const { title } = findingPlace(map, finding);
           return (
             <Link
-              key={finding.kind + finding.place + (finding.response ?? "") + finding.reason}
-              to={findingPath(map, finding, query)}
+              key={path}
+              to={path}
               title={finding.reason}
               className="mt-1.5 flex min-h-11 items-center gap-2 px-2 no-underline outline-1 outline-rust outline-dashed hover:underline lg:min-h-6"
             >
@@ -111,6 +111,20 @@ const Below = memo(function Below({ map, gates }: { map: Schemas["Map"]; gates?:
     </div>
   );
 });
+
+/** The first few findings by where they lead, each place once. */
+function costliestOf(
+  findings: Schemas["Finding"][],
+  path: (finding: Schemas["Finding"]) => string,
+): [string, Schemas["Finding"]][] {
+  const first = new Map<string, Schemas["Finding"]>();
+  for (const finding of findings) {
+    if (first.size === SHOWN) break;
+    const leads = path(finding);
+    if (!first.has(leads)) first.set(leads, finding);
+  }
+  return [...first];
+}
 
 /** What can be had from somebody who always finds the worst answer for you: "guard from 6 places". */
 function Forced({ odds }: { odds: Overview }) {

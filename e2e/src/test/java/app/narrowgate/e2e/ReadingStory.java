@@ -308,9 +308,10 @@ class ReadingStory extends Story {
     @EnumSource(value = ColorScheme.class, names = {"LIGHT", "DARK"})
     void theBoxIsAccessible(ColorScheme scheme) {
         Page page = browser.signedIn(1280, 800, scheme);
+        page.locator("[data-situation=mount-low]").waitFor();
         page.keyboard().press("/");
         page.keyboard().type("elbow");
-        page.getByRole(AriaRole.OPTION).first().waitFor();
+        page.getByRole(AriaRole.LISTBOX).getByRole(AriaRole.OPTION).first().waitFor();
         assertThat(Browser.seriousFaults(page)).as("the box").isEmpty();
     }
 
