@@ -112,7 +112,6 @@ export function Frame({
         </p>
       )}
       {/* Notes which link is followed; the links themselves take the keys. */}
-      {}
       <div
         id="page"
         tabIndex={-1}

@@ -15,6 +15,7 @@ it.each([
   ["/techniques/0", "Technique “Bridge”"],
   ["/holds/3/needs/all/0/title", "Pin or finish number 4, What they need"],
   ["side.json#/situations/0/stage", "Situation number 1, Lateness, in side.json"],
+  ["side.json line 2, column 4: Unexpected end of input", "In side.json"],
   ["/title", "The map’s name"],
   ["/format", "The file"],
   ["", "The file"],

@@ -56,7 +56,7 @@ export function whereInWords(place: string, content: unknown): string {
   // A table's columns are called by what stands over them there.
   const row = /^line (\d+)(?:, (\w+))?$/.exec(place);
   if (row) return row[2] ? `Line ${row[1]}, column ${row[2]}` : `Line ${row[1]}`;
-  const [, file = "", pointer = place] = /^([^/#]+)#(\/.*)$/.exec(place) ?? [];
+  const [, file = "", pointer = place] = /^([^/#\s]+\.json)[# ](.*)$/.exec(place) ?? [];
   const [list = "", at, ...rest] = steps(pointer) ?? [];
   const words =
     isPartList(list) && at !== undefined && /^\d+$/.test(at)
@@ -64,8 +64,8 @@ export function whereInWords(place: string, content: unknown): string {
           `${capital(PART_KINDS[list].one)} ${nameOf(file ? undefined : content, list, at)}`,
           fieldsInWords(list, rest),
         ]
-      : [TOP[list] ?? "The file"];
-  return [...words.filter(Boolean), file && `in ${file}`].filter(Boolean).join(", ");
+      : [TOP[list] ?? (file ? "" : "The file")];
+  return capital([...words, file && `in ${file}`].filter(Boolean).join(", "));
 }
 
 /** What stands in a file beside its lists. */

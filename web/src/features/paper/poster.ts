@@ -1,6 +1,5 @@
 import type { Schemas } from "../../api/client";
 import { STAGES } from "../../labels";
-import { indexOf } from "../../model/mapIndex";
 
 /** The room of a poster in millimetres, without its margins and the line at its top. */
 export const ROOM = { width: 400, height: 248 };
@@ -74,14 +73,10 @@ export function posterOf(
     column: Math.floor(i / layout.rows),
     row: i % layout.rows,
   }));
-  return { ...layout, tiles, links: linksOf(map, tiles, odds) };
+  return { ...layout, tiles, links: linksOf(tiles, odds) };
 }
 
-function linksOf(
-  map: Schemas["Map"],
-  tiles: Tile[],
-  odds: Partial<Record<string, Schemas["SituationOdds"]>>,
-): Link[] {
+function linksOf(tiles: Tile[], odds: Partial<Record<string, Schemas["SituationOdds"]>>): Link[] {
   const here = new Set(tiles.map((t) => t.situation.id));
   return tiles.flatMap(({ situation }) => {
     const links: Link[] = [];
@@ -89,9 +84,7 @@ function linksOf(
     if (runsTo && here.has(runsTo) && runsTo !== situation.id) {
       links.push({ from: situation.id, to: runsTo, kind: "clock" });
     }
-    const to = mostOften(
-      odds[situation.id]?.reactions.find((r) => r.usable && !indexOf(map).reaction(r.reaction)?.doNot),
-    );
+    const to = mostOften(odds[situation.id]?.reactions.find((r) => r.usable));
     if (to && here.has(to) && to !== situation.id) links.push({ from: situation.id, to, kind: "answer" });
     return links;
   });

@@ -162,7 +162,6 @@ function Drop({ map, question }: { map: Schemas["Map"]; question: Question }) {
         Drop it
       </button>
       {/* The word that was pressed is gone, and this is the careful one. */}
-      {}
       <button type="button" className="word" autoFocus onClick={() => ask(false)}>
         Keep it
       </button>

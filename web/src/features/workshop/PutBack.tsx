@@ -40,7 +40,6 @@ export function PutBack<T>({ of }: { of: PutBackOf<T> }) {
     <p role="status" className="flex flex-wrap items-baseline gap-x-4 border-l-4 border-ink pl-3">
       <span>“{of.words}” is taken out.</span>
       {/* The word that was pressed is gone with what it stood at. */}
-      {}
       <button type="button" className="word" autoFocus onClick={of.back}>
         Put it back
       </button>
