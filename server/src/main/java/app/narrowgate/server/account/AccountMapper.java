@@ -13,10 +13,10 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 interface AccountMapper {
 
-    @Select("select id, name, display_name, password_hash, created_at from account where name = #{name}")
+    @Select("select id, gym_id as gym, name, display_name, password_hash, role, created_at from account where name = #{name}")
     Optional<Account> byName(String name);
 
-    @Select("select id, name, display_name, password_hash, created_at from account where id = #{id}")
+    @Select("select id, gym_id as gym, name, display_name, password_hash, role, created_at from account where id = #{id}")
     Optional<Account> byId(UUID id);
 
     @Select("select begun_at is not null from account where id = #{id}")
@@ -29,7 +29,7 @@ interface AccountMapper {
     void rehash(@Param("id") UUID id, @Param("hash") String hash);
 
     @Insert("""
-            insert into account (id, name, display_name, password_hash, created_at)
-            values (#{id}, #{name}, #{displayName}, #{passwordHash}, #{createdAt})""")
+            insert into account (id, gym_id, name, display_name, password_hash, role, created_at)
+            values (#{id}, #{gym}, #{name}, #{displayName}, #{passwordHash}, #{role}, #{createdAt})""")
     void insert(Account account);
 }

@@ -1,5 +1,7 @@
 package app.narrowgate.server.account;
 
+import app.narrowgate.core.right.Role;
+import app.narrowgate.server.gym.GymScope;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.Locale;
@@ -24,16 +26,21 @@ public class Accounts {
         this.hashOfNobody = passwords.encode(UUID.randomUUID().toString());
     }
 
-    /** The account of that name, if there is one. */
+    /** The account of that name in the whole house, if there is one. */
     public Optional<Account> named(String name) {
-        return mapper.byName(name.toLowerCase(Locale.ROOT));
+        return GymScope.HOUSE.get(() -> mapper.byName(name.toLowerCase(Locale.ROOT)));
     }
 
-    /** Adds a person; names are kept in lower case. */
-    public Account add(String name, String displayName, String password) {
-        Account account = new Account(UUID.randomUUID(), name.toLowerCase(Locale.ROOT), displayName,
-                passwords.encode(password), clock.instant().truncatedTo(ChronoUnit.MICROS));
-        mapper.insert(account);
+    /** The account, wherever it is a member; empty once it is gone. */
+    Optional<Account> with(UUID id) {
+        return GymScope.HOUSE.get(() -> mapper.byId(id));
+    }
+
+    /** Adds a member of a gym; names are kept in lower case. */
+    public Account add(UUID gym, Role role, String name, String displayName, String password) {
+        Account account = new Account(UUID.randomUUID(), gym, name.toLowerCase(Locale.ROOT), displayName,
+                passwords.encode(password), role.code(), clock.instant().truncatedTo(ChronoUnit.MICROS));
+        GymScope.of(gym).run(() -> mapper.insert(account));
         return account;
     }
 
@@ -58,7 +65,7 @@ public class Accounts {
             return Optional.empty();
         }
         if (passwords.upgradeEncoding(hash)) {
-            account.ifPresent(one -> mapper.rehash(one.id(), passwords.encode(password)));
+            account.ifPresent(one -> GymScope.of(one.gym()).run(() -> mapper.rehash(one.id(), passwords.encode(password))));
         }
         return account;
     }

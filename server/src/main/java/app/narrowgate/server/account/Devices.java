@@ -1,5 +1,6 @@
 package app.narrowgate.server.account;
 
+import app.narrowgate.server.gym.GymScope;
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -20,7 +21,7 @@ import java.util.stream.Stream;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Browsers that somebody has signed in with before, known by a cookie that is good for nothing else. Whoever guesses at a
@@ -34,23 +35,31 @@ class Devices {
     private static final Pattern TOKEN = Pattern.compile("[A-Za-z0-9_-]{43}");
 
     private final DeviceMapper mapper;
+    private final TransactionTemplate transactions;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
 
-    Devices(DeviceMapper mapper, Clock clock) {
+    Devices(DeviceMapper mapper, TransactionTemplate transactions, Clock clock) {
         this.mapper = mapper;
+        this.transactions = transactions;
         this.clock = clock;
     }
 
     /** What the browser is known by, if somebody of that name has signed in with it. */
     Optional<String> known(HttpServletRequest request, String name) {
-        return token(request).map(Devices::hash)
-                .filter(hash -> mapper.isKnown(hash, name, clock.instant().minus(KEPT)));
+        return GymScope.HOUSE.get(() -> token(request).map(Devices::hash)
+                .filter(hash -> mapper.isKnown(hash, name, clock.instant().minus(KEPT))));
     }
 
     /** Remembers that an account's owner has signed in with the browser. */
-    @Transactional
-    void remember(Optional<String> known, UUID account, HttpServletRequest request, HttpServletResponse response) {
+    void remember(Optional<String> known, Account account, HttpServletRequest request, HttpServletResponse response) {
+        // The name in which it is asked comes before the transaction, which keeps the one it began in.
+        GymScope.of(account.gym()).run(() -> transactions.executeWithoutResult(
+                status -> remember(known, account.id(), request, response)));
+    }
+
+    private void remember(Optional<String> known, UUID account, HttpServletRequest request,
+            HttpServletResponse response) {
         Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
         if (known.isPresent()) {
             mapper.used(known.get(), now);

@@ -1,5 +1,11 @@
 package app.narrowgate.server.account;
 
+import app.narrowgate.core.right.Right;
+import app.narrowgate.core.right.Role;
+import app.narrowgate.server.door.Needs;
+import app.narrowgate.server.door.Open;
+import app.narrowgate.server.gym.GymScope;
+import app.narrowgate.server.gym.Gyms;
 import app.narrowgate.server.limit.Limit;
 import app.narrowgate.server.limit.Limits;
 import io.swagger.v3.oas.annotations.Operation;
@@ -15,6 +21,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.time.Duration;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -24,7 +31,6 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.SecurityContextRepository;
@@ -40,6 +46,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Signing in and out. */
 @RestController
+@Open
 @RequestMapping("/api/session")
 @Tag(name = "session")
 class SessionController {
@@ -50,15 +57,23 @@ class SessionController {
 
     /** Who is signed in; nothing when nobody is. */
     record Session(boolean signedIn, @Nullable String name, @Nullable String displayName,
-            @Schema(description = "False on a first visit, until the person has begun") boolean begun) {
+            @Schema(description = "False on a first visit, until the person has begun") boolean begun,
+            @Nullable @Schema(description = "What the gym is called") String gym,
+            @Nullable @Schema(description = "What the person is there", implementation = Role.class) String role,
+            @Schema(description = "What the person may do") List<String> rights) {
     }
 
     private Session session(SignedIn who, boolean signedIn) {
-        return signedIn ? new Session(true, who.name(), who.displayName(), accounts.hasBegun(who.id()))
-                : new Session(false, null, null, false);
+        if (!signedIn) {
+            return new Session(false, null, null, false, null, null, List.of());
+        }
+        return GymScope.of(who.gym()).get(() -> new Session(true, who.name(), who.displayName(), accounts.hasBegun(who.id()),
+                gyms.current().name(), who.role().code(),
+                Arrays.stream(Right.values()).filter(who::may).map(Right::code).toList()));
     }
 
     private final Accounts accounts;
+    private final Gyms gyms;
     private final SignInThrottle throttle;
     private final HashingPermits permits;
     private final Devices devices;
@@ -66,9 +81,10 @@ class SessionController {
     private final SecurityContextRepository contexts;
     private final CsrfTokenRepository tokens;
 
-    SessionController(Accounts accounts, SignInThrottle throttle, HashingPermits permits, Devices devices,
+    SessionController(Accounts accounts, Gyms gyms, SignInThrottle throttle, HashingPermits permits, Devices devices,
             Limits limits, SecurityContextRepository contexts, CsrfTokenRepository tokens) {
         this.accounts = accounts;
+        this.gyms = gyms;
         this.throttle = throttle;
         this.permits = permits;
         this.devices = devices;
@@ -86,6 +102,7 @@ class SessionController {
     @PutMapping("/begun")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     @Operation(operationId = "begin", summary = "The person who is signed in needs no leading any more")
+    @Needs(Right.SEE_ONESELF)
     void begin(@AuthenticationPrincipal SignedIn who) {
         accounts.begin(who.id());
     }
@@ -120,8 +137,8 @@ class SessionController {
                     "Name and password do not match. Check both and try again.");
         }
         throttle.right(keys);
-        devices.remember(device, account.get().id(), request, response);
-        SignedIn who = new SignedIn(account.get().id(), account.get().name(), account.get().displayName());
+        devices.remember(device, account.get(), request, response);
+        SignedIn who = SignedIn.of(account.get());
         begin(who, request, response);
         return ResponseEntity.ok(session(who, true));
     }
@@ -143,8 +160,7 @@ class SessionController {
         request.getSession(true);
         request.changeSessionId();
         SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(who, null,
-                List.of(new SimpleGrantedAuthority("ROLE_INSTRUCTOR"))));
+        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(who, null, List.of()));
         SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
         tokens.saveToken(tokens.generateToken(request), request, response);

@@ -1,20 +1,34 @@
 package app.narrowgate.server.account;
 
+import app.narrowgate.core.right.Right;
+import app.narrowgate.core.right.Role;
 import java.io.Serial;
 import java.io.Serializable;
 import java.security.Principal;
 import java.util.UUID;
 
 /**
- * The person behind a session.
+ * The person behind a session, as they are at this request: what a session keeps of gym and role is looked up anew each time.
  *
  * @param id the account
+ * @param gym the gym in whose name they ask
  * @param displayName what others see
+ * @param role what they are there
  */
-public record SignedIn(UUID id, String name, String displayName) implements Principal, Serializable {
+public record SignedIn(UUID id, UUID gym, String name, String displayName, Role role) implements Principal, Serializable {
 
     @Serial
-    private static final long serialVersionUID = 1;
+    private static final long serialVersionUID = 2;
+
+    /** A member as their account says. */
+    public static SignedIn of(Account account) {
+        return new SignedIn(account.id(), account.gym(), account.name(), account.displayName(), account.is());
+    }
+
+    /** True where the person may do it. */
+    public boolean may(Right right) {
+        return role.may(right);
+    }
 
     @Override
     public String getName() {

@@ -1,11 +1,14 @@
 package app.narrowgate.server.demo;
 
+import app.narrowgate.server.gym.GymScope;
+import app.narrowgate.server.gym.Gyms;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
@@ -25,14 +28,16 @@ class DemoLoader implements ApplicationRunner {
 
     private final List<DemoPart> parts;
     private final DemoPartMapper mapper;
+    private final Gyms gyms;
     private final TransactionTemplate transactions;
     private final JsonMapper json;
     private final Clock clock;
 
-    DemoLoader(List<DemoPart> parts, DemoPartMapper mapper, TransactionTemplate transactions, JsonMapper json,
+    DemoLoader(List<DemoPart> parts, DemoPartMapper mapper, Gyms gyms, TransactionTemplate transactions, JsonMapper json,
             Clock clock) {
         this.parts = parts;
         this.mapper = mapper;
+        this.gyms = gyms;
         this.transactions = transactions;
         this.json = json;
         this.clock = clock;
@@ -40,7 +45,12 @@ class DemoLoader implements ApplicationRunner {
 
     @Override
     public void run(ApplicationArguments arguments) {
-        DemoGym gym = json.readValue(resource("demo/gym.json"), DemoGym.class);
+        DemoGym demo = json.readValue(resource("demo/gym.json"), DemoGym.class);
+        UUID gym = gyms.all().stream().findFirst().orElseGet(() -> gyms.open(demo.gym())).id();
+        GymScope.of(gym).run(() -> load(demo));
+    }
+
+    private void load(DemoGym gym) {
         for (DemoPart part : parts) {
             if (!mapper.isLoaded(part.name())) {
                 transactions.executeWithoutResult(status -> {

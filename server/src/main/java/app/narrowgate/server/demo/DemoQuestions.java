@@ -40,7 +40,7 @@ class DemoQuestions implements DemoPart {
             // The same question has the same id on every load, and asking by a known id changes nothing.
             UUID id = UUID.nameUUIDFromBytes((map + " " + asked.words()).getBytes(StandardCharsets.UTF_8));
             questions.ask(map, id, asked.words(), Optional.ofNullable(asked.situation()).map(Id::of),
-                    new SignedIn(asker.id(), asker.name(), asker.displayName()));
+                    SignedIn.of(asker));
         }
     }
 }

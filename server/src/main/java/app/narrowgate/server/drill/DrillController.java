@@ -16,16 +16,18 @@ import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.PartKind;
 import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.right.Right;
 import app.narrowgate.exchange.drill.DrillJson;
 import app.narrowgate.exchange.drill.DrillMarkdown;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
 import app.narrowgate.server.odds.AnswerStore;
 import app.narrowgate.server.odds.OddsQuestion;
 import app.narrowgate.server.odds.SolvedMaps;
-import app.narrowgate.server.revision.Revisions;
 import app.narrowgate.server.problem.NotFoundException;
+import app.narrowgate.server.revision.Revisions;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -67,6 +69,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** The gym's drills, what is worth drilling, and plans for a pair. */
 @RestController
+@Needs(Right.READ_MAPS)
 @RequestMapping("/api")
 @Tag(name = "drills")
 class DrillController {
@@ -135,6 +138,7 @@ class DrillController {
         }).toList();
     }
 
+    @Needs(Right.KEEP_DRILLS)
     @PostMapping("/maps/{mapId}/drills")
     @ResponseStatus(HttpStatus.CREATED)
     @Operation(operationId = "keepDrill", summary = "Keep a drill in the library")
@@ -149,6 +153,7 @@ class DrillController {
         return drills.versions(mapId, drill).stream().map(DrillController::state).toList();
     }
 
+    @Needs(Right.KEEP_DRILLS)
     @PutMapping("/maps/{mapId}/drills/{drill}")
     @Operation(operationId = "changeDrill", summary = "Keep a drill's next state")
     StateView change(@PathVariable UUID mapId, @PathVariable UUID drill, @Valid @RequestBody DrillChange change,
@@ -157,6 +162,7 @@ class DrillController {
         return state(drills.versions(mapId, drill).get(0));
     }
 
+    @Needs(Right.KEEP_DRILLS)
     @DeleteMapping("/maps/{mapId}/drills/{drill}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     @Operation(operationId = "removeDrill", summary = "Take a drill out of the library; it can be put back")
@@ -164,6 +170,7 @@ class DrillController {
         drills.remove(mapId, drill, who);
     }
 
+    @Needs(Right.KEEP_DRILLS)
     @PostMapping("/maps/{mapId}/drills/{drill}/restore")
     @Operation(operationId = "restoreDrill", summary = "Put a drill back that was taken out")
     StateView restore(@PathVariable UUID mapId, @PathVariable UUID drill, @AuthenticationPrincipal SignedIn who) {
@@ -171,12 +178,14 @@ class DrillController {
         return state(drills.versions(mapId, drill).get(0));
     }
 
+    @Needs(Right.TAKE_OUT)
     @GetMapping(path = "/maps/{mapId}/drills/{drill}/file", produces = MediaType.APPLICATION_JSON_VALUE)
     @Operation(operationId = "drillFile", summary = "A drill as a file")
     ResponseEntity<String> file(@PathVariable UUID mapId, @PathVariable UUID drill) {
         return attached("drill.json", MediaType.APPLICATION_JSON_VALUE, drills.versions(mapId, drill).get(0).body());
     }
 
+    @Needs(Right.TAKE_OUT)
     @GetMapping(path = "/maps/{mapId}/drills/{drill}/markdown", produces = MARKDOWN)
     @Operation(operationId = "drillMarkdown", summary = "A drill for a pair, in words")
     ResponseEntity<String> markdown(@PathVariable UUID mapId, @PathVariable UUID drill, @ParameterObject OddsQuestion question) {
@@ -187,6 +196,7 @@ class DrillController {
         return attached("drill.md", MARKDOWN, DrillMarkdown.of(graph, kept, planned(map, setting, kept)));
     }
 
+    @Needs(Right.KEEP_DRILLS)
     @PostMapping("/maps/{mapId}/drills/read")
     @Operation(operationId = "readDrill", summary = "Look at a drill file; nothing is stored")
     DrillView read(@PathVariable UUID mapId, @Valid @RequestBody DrillFile file) {
@@ -244,6 +254,7 @@ class DrillController {
                 DrillView.of(p.drill()))).toList();
     }
 
+    @Needs(Right.READ_SHARED_MAPS)
     @GetMapping(path = "/formats/drill-schema", produces = "application/schema+json")
     @Operation(operationId = "drillSchema", summary = "The JSON Schema of the drill file")
     Resource schema() {

@@ -11,7 +11,9 @@ import app.narrowgate.core.map.PartKind;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.right.Right;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
 import app.narrowgate.server.odds.AnswerStore;
@@ -44,6 +46,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** The reading trainer: cues to be read, what was read, and what it says of a person's thinking time. */
 @RestController
+@Needs(Right.TRAIN)
 @RequestMapping("/api/maps/{mapId}/readings")
 @Tag(name = "drills")
 class ReadingController {

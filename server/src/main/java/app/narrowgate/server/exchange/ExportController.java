@@ -1,9 +1,11 @@
 package app.narrowgate.server.exchange;
 
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.right.Right;
 import app.narrowgate.exchange.graph.MapGraph;
 import app.narrowgate.exchange.links.LinksCsv;
 import app.narrowgate.exchange.map.MapZip;
+import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapStore;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -20,6 +22,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Files for other programs. The map's own file is handed out with the map. */
 @RestController
+@Needs(Right.TAKE_OUT)
 @RequestMapping("/api")
 @Tag(name = "exchange")
 class ExportController {
@@ -61,6 +64,7 @@ class ExportController {
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"map.zip\"").body(MapZip.write(map(mapId)));
     }
 
+    @Needs(Right.READ_SHARED_MAPS)
     @GetMapping(path = "/formats/map-schema", produces = SCHEMA)
     @Operation(operationId = "mapSchema", summary = "The JSON Schema of the map file")
     Resource schema() {

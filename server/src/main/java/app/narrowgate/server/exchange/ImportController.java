@@ -3,12 +3,14 @@ package app.narrowgate.server.exchange;
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.RetiredIds;
+import app.narrowgate.core.right.Right;
 import app.narrowgate.exchange.links.LinksCsv;
 import app.narrowgate.exchange.map.MapDifference;
 import app.narrowgate.exchange.map.MapJson;
 import app.narrowgate.exchange.map.MapMerge;
 import app.narrowgate.exchange.map.MapZip;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapEditing;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.MapView;
@@ -34,6 +36,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Reads files into a map: first what they would change, then, when that is confirmed, the change. */
 @RestController
+@Needs(Right.EDIT_MAPS)
 @RequestMapping("/api/maps/{mapId}/import")
 @Tag(name = "exchange")
 class ImportController {

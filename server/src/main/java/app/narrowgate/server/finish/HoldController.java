@@ -11,6 +11,8 @@ import app.narrowgate.core.map.PartKind;
 import app.narrowgate.core.map.Requirement;
 import app.narrowgate.core.map.Stage;
 import app.narrowgate.core.odds.SolvedMap;
+import app.narrowgate.core.right.Right;
+import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.PartInput;
 import app.narrowgate.server.map.PreviewRequest;
@@ -39,6 +41,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Holds and how they are denied. */
 @RestController
+@Needs(Right.READ_SHARED_MAPS)
 @RequestMapping("/api/maps/{mapId}/holds")
 @Tag(name = "finish")
 class HoldController {
@@ -109,6 +112,7 @@ class HoldController {
         return solved.solved(map, question.toSetting(map.index()));
     }
 
+    @Needs(Right.EDIT_MAPS)
     @PostMapping("/preview")
     @Operation(operationId = "previewHolds",
             summary = "What stops the pins and finishes among the parts, if these were added or changed; nothing is stored")

@@ -30,18 +30,30 @@ public record GymScope(UUID gym, boolean house) {
         return Optional.ofNullable(CURRENT.get()).orElse(NOBODY);
     }
 
-    /** What {@code work} gives in this name; afterwards the thread asks in the name it asked in before. */
-    public <T> T get(Supplier<T> work) {
+    /** The time in which a thread asks in a name; closed, it asks in the name it asked in before. */
+    public interface Entered extends AutoCloseable {
+
+        @Override
+        void close();
+    }
+
+    /** From now on this thread asks in this name, until what comes of it is closed. */
+    public Entered enter() {
         GymScope before = CURRENT.get();
         CURRENT.set(this);
-        try {
-            return work.get();
-        } finally {
+        return () -> {
             if (before == null) {
                 CURRENT.remove();
             } else {
                 CURRENT.set(before);
             }
+        };
+    }
+
+    /** What {@code work} gives in this name. */
+    public <T> T get(Supplier<T> work) {
+        try (Entered entered = enter()) {
+            return work.get();
         }
     }
 

@@ -7,7 +7,9 @@ import app.narrowgate.core.map.Bearing;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Segment;
 import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.right.Right;
 import app.narrowgate.core.round.Passing;
+import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
 import app.narrowgate.server.odds.AnswerStore;
@@ -35,6 +37,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Where somebody is who can only say what is held. */
 @RestController
+@Needs(Right.READ_SHARED_MAPS)
 @RequestMapping("/api/maps/{mapId}/held")
 @Tag(name = "held")
 class HeldController {

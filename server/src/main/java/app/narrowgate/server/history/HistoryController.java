@@ -1,6 +1,8 @@
 package app.narrowgate.server.history;
 
+import app.narrowgate.core.right.Right;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapEditing;
 import app.narrowgate.server.map.MapHistory;
 import app.narrowgate.server.map.MapStore;
@@ -38,6 +40,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** A map's history: who changed what, undoing, redoing, going back, what differs, named versions. */
 @RestController
+@Needs(Right.READ_MAPS)
 @RequestMapping("/api/maps/{mapId}")
 @Tag(name = "history")
 class HistoryController {
@@ -107,6 +110,7 @@ class HistoryController {
         return PartChangeView.between(store.head(other), store.head(mapId));
     }
 
+    @Needs(Right.EDIT_MAPS)
     @PostMapping("/undo")
     @Operation(operationId = "undo", summary = "Take the last change back")
     MapView undo(@PathVariable UUID mapId, @RequestParam @Min(1) int revision,
@@ -114,6 +118,7 @@ class HistoryController {
         return views.of(history.undo(mapId, revision, who));
     }
 
+    @Needs(Right.EDIT_MAPS)
     @PostMapping("/redo")
     @Operation(operationId = "redo", summary = "Bring back what was taken back last")
     MapView redo(@PathVariable UUID mapId, @RequestParam @Min(1) int revision,
@@ -121,6 +126,7 @@ class HistoryController {
         return views.of(history.redo(mapId, revision, who));
     }
 
+    @Needs(Right.EDIT_MAPS)
     @PostMapping("/take-back")
     @Operation(operationId = "takeBack", summary = "Take one change back, whatever has come after it",
             description = "The rest stays; it is a change of its own, which can be undone. Refused with what stands in the way "
@@ -129,6 +135,7 @@ class HistoryController {
         return views.of(editing.takeBack(mapId, change, who));
     }
 
+    @Needs(Right.EDIT_MAPS)
     @PostMapping("/restore")
     @Operation(operationId = "restore", summary = "Go back to a revision",
             description = "It becomes the newest one; nothing between is lost, and it can be undone.")
@@ -144,6 +151,7 @@ class HistoryController {
         return versions.of(mapId).stream().map(VersionView::of).toList();
     }
 
+    @Needs(Right.EDIT_MAPS)
     @PostMapping("/versions")
     @ResponseStatus(HttpStatus.CREATED)
     @Operation(operationId = "nameVersion", summary = "Give a revision a name")
@@ -154,6 +162,7 @@ class HistoryController {
         return VersionView.of(versions.name(mapId, version.revision(), version.name(), who));
     }
 
+    @Needs(Right.EDIT_MAPS)
     @DeleteMapping("/versions/{version}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     @Operation(operationId = "unnameVersion", summary = "Take a version's name away; the revision stays")

@@ -2,6 +2,8 @@ package app.narrowgate.server.lever;
 
 import app.narrowgate.core.lever.Claim;
 import app.narrowgate.core.map.Technique;
+import app.narrowgate.core.right.Right;
+import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapStore;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -19,6 +21,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Levers, and which checkpoints of a map speak of them. */
 @RestController
+@Needs(Right.READ_SHARED_MAPS)
 @Tag(name = "lever")
 class LeverController {
 

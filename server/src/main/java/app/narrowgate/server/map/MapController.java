@@ -5,8 +5,10 @@ import app.narrowgate.core.check.Text;
 import app.narrowgate.core.map.GripGrade;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.ThinkingTime;
+import app.narrowgate.core.right.Right;
 import app.narrowgate.exchange.map.MapJson;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.Needs;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -37,6 +39,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Maps: reading, importing, editing. */
 @RestController
+@Needs(Right.EDIT_MAPS)
 @RequestMapping("/api/maps")
 @Tag(name = "maps")
 class MapController {
@@ -105,6 +108,7 @@ class MapController {
         this.views = views;
     }
 
+    @Needs(Right.READ_SHARED_MAPS)
     @GetMapping
     @Operation(operationId = "maps", summary = "All maps, oldest first")
     List<MapSummary> maps() {
@@ -182,12 +186,14 @@ class MapController {
                 map -> map.with(MapEdits.principle(map, id).withHouse(taken))));
     }
 
+    @Needs(Right.READ_SHARED_MAPS)
     @GetMapping("/{mapId}")
     @Operation(operationId = "map", summary = "A map with everything in it")
     MapView map(@PathVariable UUID mapId) {
         return views.of(store.head(mapId));
     }
 
+    @Needs(Right.TAKE_OUT)
     @GetMapping(path = "/{mapId}/file", produces = MediaType.APPLICATION_JSON_VALUE)
     @Operation(operationId = "mapFile", summary = "A map as a file in the open format")
     ResponseEntity<String> file(@PathVariable UUID mapId) {

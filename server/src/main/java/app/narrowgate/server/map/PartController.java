@@ -3,8 +3,10 @@ package app.narrowgate.server.map;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.PartKind;
 import app.narrowgate.core.map.PartUse;
+import app.narrowgate.core.right.Right;
 import app.narrowgate.exchange.map.PartJson;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.problem.NotFoundException;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
@@ -25,6 +27,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Any part of a map, as it stands in the open format: reading it, what names it, taking it out. */
 @RestController
+@Needs(Right.READ_SHARED_MAPS)
 @RequestMapping("/api/maps/{mapId}/parts/{list}")
 @Tag(name = "parts")
 class PartController {
@@ -56,6 +59,7 @@ class PartController {
         return PartJson.get(store.head(mapId).index().map(), PartKind.ofList(list), Id.of(part)).orElseThrow(() -> notThere(list, part));
     }
 
+    @Needs(Right.EDIT_MAPS)
     @GetMapping("/{part}/uses")
     @Operation(operationId = "partUses", summary = "What would hang if the part were taken out")
     List<UseView> uses(@PathVariable UUID mapId,
@@ -63,6 +67,7 @@ class PartController {
         return store.head(mapId).index().map().uses(PartKind.ofList(list), Id.of(part)).stream().map(UseView::of).toList();
     }
 
+    @Needs(Right.EDIT_MAPS)
     @DeleteMapping("/{part}")
     @Operation(operationId = "removePart", summary = "Take a part out",
             description = "With redirect, whatever referred to it refers to that instead; without, those references go: "

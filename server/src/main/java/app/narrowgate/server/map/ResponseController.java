@@ -2,7 +2,9 @@ package app.narrowgate.server.map;
 
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.right.Right;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.Needs;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.validation.Valid;
@@ -26,6 +28,7 @@ import org.springframework.web.bind.annotation.RestController;
  * What they do about a reaction: adding it quickly, taking it out, moving it. It is changed as a part of its reaction.
  */
 @RestController
+@Needs(Right.EDIT_MAPS)
 @RequestMapping("/api/maps/{mapId}/reactions/{reaction}/responses")
 @Tag(name = "responses")
 class ResponseController {

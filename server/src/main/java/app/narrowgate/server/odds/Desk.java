@@ -1,6 +1,7 @@
 package app.narrowgate.server.odds;
 
 import app.narrowgate.core.progress.StoppedException;
+import app.narrowgate.server.gym.GymScope;
 import app.narrowgate.server.limit.Limit;
 import app.narrowgate.server.limit.Limits;
 import app.narrowgate.server.problem.BusyException;
@@ -87,9 +88,10 @@ public class Desk {
         if (COMPUTING.get()) {
             return work.get();
         }
+        GymScope scope = GymScope.current();
         Future<T> answer;
         try {
-            answer = (weight > LARGE ? large : small).submit(work::get);
+            answer = (weight > LARGE ? large : small).submit(() -> scope.get(work));
         } catch (RejectedExecutionException e) {
             limits.met(Limit.ANSWERS_AT_ONCE);
             throw new BusyException("Much is being computed at this moment. Try again in a few seconds.", COME_BACK);

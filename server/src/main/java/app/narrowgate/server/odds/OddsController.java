@@ -8,9 +8,11 @@ import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.odds.Explainer;
 import app.narrowgate.core.odds.OddsSolver;
 import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.right.Right;
 import app.narrowgate.core.round.CommonStories;
 import app.narrowgate.core.round.Flow;
 import app.narrowgate.server.config.BuildId;
+import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.PreviewRequest;
 import app.narrowgate.server.map.StoredMap;
@@ -38,6 +40,7 @@ import org.springframework.web.context.request.WebRequest;
 
 /** The odds of a map and everything that is computed beside them. Each answer carries a tag; unchanged ones are 304. */
 @RestController
+@Needs(Right.READ_SHARED_MAPS)
 @RequestMapping("/api/maps/{mapId}/odds")
 @Tag(name = "odds")
 class OddsController {
@@ -132,6 +135,7 @@ class OddsController {
                         .map(AnalysisViews.StanceComparisonView::of).toList());
     }
 
+    @Needs(Right.EDIT_MAPS)
     @PostMapping("/preview")
     @Operation(operationId = "preview", summary = "The odds if parts were added or changed; nothing is stored")
     OverviewView preview(@PathVariable UUID mapId, @ParameterObject OddsQuestion question,

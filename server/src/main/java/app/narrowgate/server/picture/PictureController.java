@@ -9,8 +9,10 @@ import app.narrowgate.core.map.PartKind;
 import app.narrowgate.core.map.Posture;
 import app.narrowgate.core.picture.Nudged;
 import app.narrowgate.core.picture.Postures;
+import app.narrowgate.core.right.Right;
 import app.narrowgate.exchange.map.PartJson;
 import app.narrowgate.server.config.BuildId;
+import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.PreviewRequest;
 import app.narrowgate.server.map.StoredMap;
@@ -37,6 +39,7 @@ import org.springframework.web.context.request.WebRequest;
 
 /** How the two bodies are at each place. */
 @RestController
+@Needs(Right.READ_SHARED_MAPS)
 @RequestMapping("/api/maps/{mapId}/pictures")
 @Tag(name = "picture")
 class PictureController {
@@ -75,6 +78,7 @@ class PictureController {
         return DrawingView.of(pictures.draw(posture.bodies(), posture.view().fromAbove()));
     }
 
+    @Needs(Right.EDIT_MAPS)
     @PostMapping("/preview")
     @Operation(operationId = "previewPosture", summary = "A posture as it would be, with a joint taken elsewhere; nothing is stored")
     PostureView preview(@PathVariable UUID mapId, @Valid @RequestBody PosturePreview request) {

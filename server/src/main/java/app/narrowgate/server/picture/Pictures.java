@@ -8,6 +8,8 @@ import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.picture.Drawing;
 import app.narrowgate.core.picture.Picture;
 import app.narrowgate.core.picture.Postures;
+import app.narrowgate.server.gym.GymScope;
+import app.narrowgate.server.gym.Gyms;
 import app.narrowgate.server.map.MapShelf;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
@@ -41,10 +43,12 @@ public class Pictures {
     /** A view changes with its revision only, and is rendered once if it is one object. */
     private final Cache<StoredMap, PicturesView> views = Caffeine.newBuilder().weakKeys().build();
 
+    private final Gyms gyms;
     private final MapShelf shelf;
     private final MapStore maps;
 
-    Pictures(MapShelf shelf, MapStore maps) {
+    Pictures(Gyms gyms, MapShelf shelf, MapStore maps) {
+        this.gyms = gyms;
         this.shelf = shelf;
         this.maps = maps;
     }
@@ -52,7 +56,8 @@ public class Pictures {
     /** Draws the house map before anybody asks; whoever asks meanwhile waits for no more than they would have. */
     @EventListener(ApplicationReadyEvent.class)
     void drawAhead() {
-        Thread ahead = new Thread(() -> shelf.first().ifPresent(map -> of(maps.head(map))), "pictures-ahead");
+        Thread ahead = new Thread(() -> gyms.all().forEach(gym -> GymScope.of(gym.id()).run(
+                () -> shelf.first().ifPresent(map -> of(maps.head(map))))), "pictures-ahead");
         ahead.setDaemon(true);
         ahead.start();
     }

@@ -7,7 +7,9 @@ import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.core.review.AnswerWorth;
 import app.narrowgate.core.review.Finding;
 import app.narrowgate.core.review.MapReview;
+import app.narrowgate.core.right.Right;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.LikelihoodView;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.MapView;
@@ -45,6 +47,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Questions that wait for an answer. */
 @RestController
+@Needs(Right.READ_MAPS)
 @RequestMapping("/api/maps/{mapId}/questions")
 @Tag(name = "questions")
 class QuestionController {
@@ -123,6 +126,7 @@ class QuestionController {
         return new OpenQuestionView(row.id(), row.words(), row.situation(), null, null, null, row.authorName(), row.at());
     }
 
+    @Needs(Right.EDIT_MAPS)
     @PostMapping("/{question}/answer")
     @Operation(operationId = "answer", summary = "Put a question to a reaction as what they do about it",
             description = "Undoing it opens the question again.")

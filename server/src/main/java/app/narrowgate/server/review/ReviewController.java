@@ -6,7 +6,9 @@ import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.progress.Progress;
 import app.narrowgate.core.review.Finding;
 import app.narrowgate.core.review.Mends;
+import app.narrowgate.core.right.Right;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapEditing;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.MapView;
@@ -38,6 +40,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** What is done about holes in a map. */
 @RestController
+@Needs(Right.EDIT_MAPS)
 @RequestMapping("/api/maps/{mapId}")
 @Tag(name = "review")
 class ReviewController {

@@ -5,8 +5,10 @@ import app.narrowgate.core.gate.CutSearch;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.progress.Progress;
+import app.narrowgate.core.right.Right;
 import app.narrowgate.core.round.RoundSimulation;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
 import app.narrowgate.server.odds.AnalysisViews;
@@ -35,6 +37,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Long computations: started, watched and stopped. */
 @RestController
+@Needs(Right.READ_MAPS)
 @RequestMapping("/api/maps/{mapId}/runs")
 @Tag(name = "runs")
 class RunController {

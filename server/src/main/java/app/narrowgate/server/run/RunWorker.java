@@ -3,6 +3,7 @@ package app.narrowgate.server.run;
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.progress.Progress;
 import app.narrowgate.core.progress.StoppedException;
+import app.narrowgate.server.gym.GymScope;
 import app.narrowgate.server.odds.Desk;
 import jakarta.annotation.PreDestroy;
 import java.time.Clock;
@@ -56,7 +57,7 @@ class RunWorker {
 
     /** Computes {@code run} when its turn comes. */
     void work(Run run, Function<Progress, RunResult> compute) {
-        pool.execute(() -> execute(run, compute));
+        pool.execute(GymScope.carried(() -> execute(run, compute)));
     }
 
     private void execute(Run run, Function<Progress, RunResult> compute) {

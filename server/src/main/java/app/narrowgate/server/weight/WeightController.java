@@ -6,10 +6,12 @@ import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.picture.Postures;
+import app.narrowgate.core.right.Right;
 import app.narrowgate.core.trait.Side;
 import app.narrowgate.core.weight.Change;
 import app.narrowgate.core.weight.Sizes;
 import app.narrowgate.core.weight.Weighing;
+import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
 import app.narrowgate.server.picture.Pictures;
@@ -30,6 +32,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** What rests on you at a place, and when they tip. */
 @RestController
+@Needs(Right.READ_SHARED_MAPS)
 @RequestMapping("/api/maps/{mapId}/weight")
 @Tag(name = "weight")
 class WeightController {
