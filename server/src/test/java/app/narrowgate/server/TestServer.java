@@ -14,6 +14,13 @@ public final class TestServer implements AutoCloseable {
     private static final String HOST = "jdbc:postgresql://127.0.0.1:" + required("NARROWGATE_TEST_DB_PORT") + "/";
     private static final String USER = required("NARROWGATE_TEST_DB_USER");
     private static final String PASSWORD = required("NARROWGATE_TEST_DB_PASSWORD");
+    /** As in a real house the server works as somebody who may do no more than work: above whom the rows' own rules stand. */
+    private static final String WORKER = "narrowgate_work";
+    private static final String GRANT_TO_WORKER = """
+            do $$ begin create role %1$s; exception when duplicate_object or unique_violation then null; end $$;
+            grant usage on schema public to %1$s;
+            alter default privileges in schema public grant select, insert, update, delete on tables to %1$s;
+            """.formatted(WORKER);
 
     /** What all begin with: migrated and with the demo gym in it, made once for all classes of this virtual machine. */
     private static String begun;
@@ -25,13 +32,15 @@ public final class TestServer implements AutoCloseable {
         this.database = database;
         context = new SpringApplicationBuilder(NarrowGateApplication.class).run(
                 "--server.port=0", "--narrowgate.demo=true", "--spring.datasource.url=" + HOST + database,
-                "--spring.datasource.username=" + USER, "--spring.datasource.password=" + PASSWORD);
+                "--spring.datasource.username=" + USER, "--spring.datasource.password=" + PASSWORD,
+                "--spring.datasource.hikari.connection-init-sql=set role " + WORKER);
     }
 
     public static synchronized TestServer start() {
         if (begun == null) {
             String name = freshName();
             sql("create database " + name);
+            sql(name, GRANT_TO_WORKER);
             new TestServer(name).context.close();
             begun = name;
         }
@@ -71,7 +80,11 @@ public final class TestServer implements AutoCloseable {
     }
 
     private static void sql(String statement) {
-        try (Connection connection = DriverManager.getConnection(HOST + "postgres", USER, PASSWORD)) {
+        sql("postgres", statement);
+    }
+
+    private static void sql(String database, String statement) {
+        try (Connection connection = DriverManager.getConnection(HOST + database, USER, PASSWORD)) {
             connection.createStatement().execute(statement);
         } catch (SQLException e) {
             throw new IllegalStateException("The test database does not answer; start the tests with ./test", e);

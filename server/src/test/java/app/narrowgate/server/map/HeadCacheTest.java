@@ -3,10 +3,12 @@ package app.narrowgate.server.map;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.narrowgate.core.right.Role;
 import app.narrowgate.server.TestServer;
-import app.narrowgate.server.account.Account;
 import app.narrowgate.server.account.Accounts;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.gym.GymScope;
+import app.narrowgate.server.gym.Gyms;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.junit.jupiter.api.AfterAll;
@@ -21,17 +23,20 @@ class HeadCacheTest {
     private static TestServer server;
     private static UUID map;
     private static SignedIn who;
+    private static GymScope.Entered entered;
 
     @BeforeAll
     static void start() {
         server = TestServer.start();
         map = UUID.fromString(server.signedIn().firstMap());
-        Account account = server.bean(Accounts.class).add("quill", "Quill Ashdown", "a-long-enough-password");
-        who = new SignedIn(account.id(), account.name(), account.displayName());
+        UUID gym = server.bean(Gyms.class).all().get(0).id();
+        who = SignedIn.of(server.bean(Accounts.class).add(gym, Role.INSTRUCTOR, "quill", "Quill Ashdown", "a-long-enough-password"));
+        entered = GymScope.of(gym).enter();
     }
 
     @AfterAll
     static void stop() {
+        entered.close();
         server.close();
     }
 
