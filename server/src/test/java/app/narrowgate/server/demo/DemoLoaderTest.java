@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.narrowgate.server.TestClient;
 import app.narrowgate.server.TestServer;
+import app.narrowgate.server.gym.GymScope;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -31,7 +32,8 @@ class DemoLoaderTest {
     }
 
     private static int count(String table) {
-        return server.bean(JdbcTemplate.class).queryForObject("select count(*) from " + table, Integer.class);
+        return GymScope.HOUSE.get(
+                () -> server.bean(JdbcTemplate.class).queryForObject("select count(*) from " + table, Integer.class));
     }
 
     @Test
@@ -51,7 +53,7 @@ class DemoLoaderTest {
     void aPartThatComesLaterReachesAHouseThatIsThere() {
         int questions = count("question");
         JdbcTemplate database = server.bean(JdbcTemplate.class);
-        database.update("delete from question");
+        GymScope.HOUSE.run(() -> database.update("delete from question"));
         database.update("delete from demo_part where name = 'questions'");
         startAgain();
         assertThat(count("question")).isEqualTo(questions).isPositive();
