@@ -11,6 +11,9 @@ create function narrowgate_gym() returns uuid stable language sql
     as $$ select nullif(current_setting('narrowgate.gym', true), '')::uuid $$;
 create function narrowgate_house() returns boolean stable language sql
     as $$ select coalesce(current_setting('narrowgate.house', true), '') = 'yes' $$;
+-- In the name of somebody who may read no more than what is shared with students.
+create function narrowgate_only_shared() returns boolean stable language sql
+    as $$ select coalesce(current_setting('narrowgate.only_shared', true), '') = 'yes' $$;
 
 -- Whoever is there already is one gym; the first to come answers for it.
 insert into gym (id, name, created_at)
@@ -49,6 +52,8 @@ create policy gym_only on gym using (id = (select narrowgate_gym()) or (select n
 
 -- A map that students may read as well.
 alter table map add column shared boolean not null default false;
+create policy shared_only on map as restrictive
+    using (shared or (select narrowgate_house()) or not (select narrowgate_only_shared()));
 
 -- Who is signed in is told otherwise from now on; everybody signs in once more.
 delete from spring_session;

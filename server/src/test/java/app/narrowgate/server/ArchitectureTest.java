@@ -57,9 +57,12 @@ class ArchitectureTest {
         MAY_KNOW.put("config", Set.of("limit", "problem"));
         MAY_KNOW.put("door", Set.of());
         MAY_KNOW.put("gym", Set.of());
-        MAY_KNOW.put("account", Set.of("gym", "door", "limit", "problem"));
+        MAY_KNOW.put("audit", Set.of("door"));
+        MAY_KNOW.put("mail", Set.of("door"));
+        MAY_KNOW.put("account", Set.of("audit", "gym", "door", "limit", "problem"));
+        MAY_KNOW.put("member", Set.of("account", "audit", "mail", "gym", "door", "problem"));
         MAY_KNOW.put("revision", Set.of("account", "problem"));
-        MAY_KNOW.put("map", Set.of("door", "revision", "account", "config", "problem"));
+        MAY_KNOW.put("map", Set.of("audit", "door", "revision", "account", "config", "problem"));
         MAY_KNOW.put("history", Set.of("door", "map", "revision", "account", "problem"));
         MAY_KNOW.put("odds", Set.of("gym", "door", "map", "config", "limit", "problem"));
         MAY_KNOW.put("exchange", Set.of("door", "map", "account", "problem"));

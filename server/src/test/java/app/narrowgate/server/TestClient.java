@@ -32,6 +32,9 @@ public final class TestClient {
         }
     }
 
+    /** Good enough for whoever is made up. */
+    public static final String PASSWORD = "three lamps by the mat";
+
     private final CookieManager cookies = new CookieManager();
     private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
     private final String base;
@@ -45,6 +48,18 @@ public final class TestClient {
         Answer answer = post("/api/session", "{\"name\":\"%s\",\"password\":\"%s\"}".formatted(name, password));
         if (answer.status() != 200) {
             throw new IllegalStateException("Sign-in failed: " + answer);
+        }
+        return this;
+    }
+
+    /** Opens a gym in the house, and is signed in as its owner. */
+    public TestClient openGym(String gym, String name) {
+        get("/api/session");
+        Answer answer = post("/api/gyms", """
+                {"code":"%s","gym":"%s","name":"%s","displayName":"%3$s","password":"%s"}""".formatted(TestServer.HOUSE_CODE, gym, name,
+                PASSWORD));
+        if (answer.status() != 201) {
+            throw new IllegalStateException("The gym was not opened: " + answer);
         }
         return this;
     }

@@ -16,6 +16,9 @@ public final class TestServer implements AutoCloseable {
     private static final String PASSWORD = required("NARROWGATE_TEST_DB_PASSWORD");
     /** As in a real house the server works as somebody who may do no more than work: above whom the rows' own rules stand. */
     private static final String WORKER = "narrowgate_work";
+    /** Whoever has it may open a gym. */
+    public static final String HOUSE_CODE = "two owls on one skateboard";
+
     private static final String GRANT_TO_WORKER = """
             do $$ begin create role %1$s; exception when duplicate_object or unique_violation then null; end $$;
             grant usage on schema public to %1$s;
@@ -31,7 +34,7 @@ public final class TestServer implements AutoCloseable {
     private TestServer(String database) {
         this.database = database;
         context = new SpringApplicationBuilder(NarrowGateApplication.class).run(
-                "--server.port=0", "--narrowgate.demo=true", "--spring.datasource.url=" + HOST + database,
+                "--server.port=0", "--narrowgate.demo=true", "--narrowgate.house-code=" + HOUSE_CODE, "--spring.datasource.url=" + HOST + database,
                 "--spring.datasource.username=" + USER, "--spring.datasource.password=" + PASSWORD,
                 "--spring.datasource.hikari.connection-init-sql=set role " + WORKER);
     }
@@ -66,6 +69,11 @@ public final class TestServer implements AutoCloseable {
     /** A client signed in as the demo gym's first instructor. */
     public TestClient signedIn() {
         return client().signIn("tamsin", "open-the-gate");
+    }
+
+    /** A connection of whoever may do everything, to look behind the server. */
+    public Connection behind() throws SQLException {
+        return DriverManager.getConnection(HOST + database, USER, PASSWORD);
     }
 
     /** A part of the running application. */

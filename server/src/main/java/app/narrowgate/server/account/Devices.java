@@ -1,19 +1,14 @@
 package app.narrowgate.server.account;
 
+import app.narrowgate.server.door.Secrets;
 import app.narrowgate.server.gym.GymScope;
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.Base64;
-import java.util.HexFormat;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Pattern;
@@ -37,7 +32,6 @@ class Devices {
     private final DeviceMapper mapper;
     private final TransactionTemplate transactions;
     private final Clock clock;
-    private final SecureRandom random = new SecureRandom();
 
     Devices(DeviceMapper mapper, TransactionTemplate transactions, Clock clock) {
         this.mapper = mapper;
@@ -47,7 +41,7 @@ class Devices {
 
     /** What the browser is known by, if somebody of that name has signed in with it. */
     Optional<String> known(HttpServletRequest request, String name) {
-        return GymScope.HOUSE.get(() -> token(request).map(Devices::hash)
+        return GymScope.HOUSE.get(() -> token(request).map(Secrets::hash)
                 .filter(hash -> mapper.isKnown(hash, name, clock.instant().minus(KEPT))));
     }
 
@@ -66,10 +60,8 @@ class Devices {
             return;
         }
         mapper.forget(now.minus(KEPT));
-        byte[] bytes = new byte[32];
-        random.nextBytes(bytes);
-        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
-        mapper.insert(hash(token), account, now);
+        String token = Secrets.fresh(256);
+        mapper.insert(Secrets.hash(token), account, now);
         response.addHeader(HttpHeaders.SET_COOKIE, ResponseCookie.from(COOKIE, token).path("/api/session").httpOnly(true)
                 .secure(request.isSecure()).sameSite("Strict").maxAge(KEPT).build().toString());
     }
@@ -78,14 +70,5 @@ class Devices {
         return request.getCookies() == null ? Optional.empty() : Stream.of(request.getCookies())
                 .filter(cookie -> cookie.getName().equals(COOKIE)).map(Cookie::getValue)
                 .filter(value -> TOKEN.matcher(value).matches()).findFirst();
-    }
-
-    private static String hash(String token) {
-        try {
-            return HexFormat.of().formatHex(
-                    MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.US_ASCII)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("Every Java has SHA-256", e);
-        }
     }
 }

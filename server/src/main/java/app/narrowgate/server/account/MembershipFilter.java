@@ -1,5 +1,6 @@
 package app.narrowgate.server.account;
 
+import app.narrowgate.core.right.Right;
 import app.narrowgate.server.gym.GymScope;
 import app.narrowgate.server.problem.ProblemWriter;
 import jakarta.servlet.FilterChain;
@@ -10,6 +11,7 @@ import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -29,10 +31,11 @@ class MembershipFilter extends OncePerRequestFilter {
 
     static final int AFTER_SECURITY = -90;
 
-    private final Accounts accounts;
+    /** Looked up at the first request: filters are made before the database is at hand. */
+    private final ObjectProvider<Accounts> accounts;
     private final ProblemWriter problems;
 
-    MembershipFilter(Accounts accounts, ProblemWriter problems) {
+    MembershipFilter(ObjectProvider<Accounts> accounts, ProblemWriter problems) {
         this.accounts = accounts;
         this.problems = problems;
     }
@@ -45,7 +48,7 @@ class MembershipFilter extends OncePerRequestFilter {
             chain.doFilter(request, response);
             return;
         }
-        Optional<SignedIn> member = accounts.with(known.id()).map(SignedIn::of);
+        Optional<SignedIn> member = accounts.getObject().with(known.id()).map(SignedIn::of);
         if (member.isEmpty()) {
             end(request);
             problems.write(response, HttpStatus.UNAUTHORIZED, "Not signed in",
@@ -55,9 +58,14 @@ class MembershipFilter extends OncePerRequestFilter {
         SecurityContext context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(member.get(), null, List.of()));
         SecurityContextHolder.setContext(context);
-        try (GymScope.Entered entered = GymScope.of(member.get().gym()).enter()) {
+        try (GymScope.Entered entered = scope(member.get()).enter()) {
             chain.doFilter(request, response);
         }
+    }
+
+    private static GymScope scope(SignedIn who) {
+        GymScope gym = GymScope.of(who.gym());
+        return who.may(Right.READ_MAPS) ? gym : gym.ofSharedMaps();
     }
 
     private static void end(HttpServletRequest request) {

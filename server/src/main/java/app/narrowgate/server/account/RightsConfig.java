@@ -1,5 +1,7 @@
 package app.narrowgate.server.account;
 
+import org.springdoc.core.customizers.OperationCustomizer;
+import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
@@ -12,6 +14,16 @@ class RightsConfig implements WebMvcConfigurer {
 
     RightsConfig(RightsInterceptor rights) {
         this.rights = rights;
+    }
+
+    /** The description of each address says which right it needs, or that it is open. */
+    @Bean
+    OperationCustomizer tellRights() {
+        return (operation, method) -> {
+            RightsInterceptor.needed(method).filter(right -> !RightsInterceptor.isOpen(method)).ifPresentOrElse(
+                    right -> operation.addExtension("x-right", right.code()), () -> operation.addExtension("x-open", true));
+            return operation;
+        };
     }
 
     @Override

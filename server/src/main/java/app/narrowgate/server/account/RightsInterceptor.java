@@ -1,9 +1,13 @@
 package app.narrowgate.server.account;
 
 import app.narrowgate.core.right.Right;
+import app.narrowgate.server.audit.Audit;
+import app.narrowgate.server.audit.Deed;
 import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.door.Open;
 import app.narrowgate.server.problem.ProblemWriter;
+import io.swagger.v3.oas.annotations.Operation;
+import jakarta.annotation.Nullable;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -21,9 +25,11 @@ import org.springframework.web.servlet.HandlerInterceptor;
 class RightsInterceptor implements HandlerInterceptor {
 
     private final ProblemWriter problems;
+    private final Audit audit;
 
-    RightsInterceptor(ProblemWriter problems) {
+    RightsInterceptor(ProblemWriter problems, Audit audit) {
         this.problems = problems;
+        this.audit = audit;
     }
 
     @Override
@@ -42,6 +48,17 @@ class RightsInterceptor implements HandlerInterceptor {
                 "As things are you may not %s. Ask whoever owns the gym.".formatted(right.title()))
                 .orElse("Nobody may do this."));
         return false;
+    }
+
+    /** Notes what left the gym as a file. */
+    @Override
+    public void afterCompletion(HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable Exception failure) {
+        if (handler instanceof HandlerMethod method && response.getStatus() == HttpStatus.OK.value()
+                && needed(method).filter(Right.TAKE_OUT::equals).isPresent()
+                && SecurityContextHolder.getContext().getAuthentication().getPrincipal() instanceof SignedIn who) {
+            Operation told = method.getMethodAnnotation(Operation.class);
+            audit.note(who.id(), Deed.TAKE_OUT, told == null ? request.getRequestURI() : told.summary());
+        }
     }
 
     /** The right that an address needs; empty where nothing is said. */

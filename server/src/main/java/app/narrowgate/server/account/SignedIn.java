@@ -30,8 +30,9 @@ public record SignedIn(UUID id, UUID gym, String name, String displayName, Role 
         return role.may(right);
     }
 
+    /** What sessions are found by; the name to sign in with could be another's once this person has left. */
     @Override
     public String getName() {
-        return name;
+        return id.toString();
     }
 }

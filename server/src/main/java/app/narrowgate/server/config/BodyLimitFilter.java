@@ -30,6 +30,7 @@ class BodyLimitFilter extends OncePerRequestFilter {
     /** What a stranger may send, which is a name and a password. */
     static final long MOST_OF_A_STRANGER = 16L * 1024;
 
+    private static final Pattern STRANGER = Pattern.compile("/api/(session|gyms|invitations)");
     private static final Pattern FILE = Pattern.compile("/api/maps(/[^/]+/import(/preview)?)?");
 
     private final ProblemWriter problems;
@@ -59,7 +60,7 @@ class BodyLimitFilter extends OncePerRequestFilter {
     }
 
     static long most(String path) {
-        if (path.startsWith("/api/session")) {
+        if (STRANGER.matcher(path).lookingAt()) {
             return MOST_OF_A_STRANGER;
         }
         return FILE.matcher(path).matches() ? MOST_OF_A_FILE : MOST_OF_AN_EDIT;

@@ -28,6 +28,10 @@ class SecurityConfig {
     private static final String CONTENT_POLICY = "default-src 'self'; img-src 'self' data:; object-src 'none'; "
             + "style-src 'self' 'unsafe-inline'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
+    /** What somebody without a session shows a code or the token of a link to. */
+    private static final String[] COMING_IN = {"/api/gyms", "/api/invitations/look", "/api/invitations/join",
+        "/api/invitations/password"};
+
     /** Of what a browser could lend it, the client uses nothing. */
     private static final String PERMISSIONS = "accelerometer=(), camera=(), display-capture=(), geolocation=(), "
             + "gyroscope=(), microphone=(), midi=(), payment=(), serial=(), usb=()";
@@ -38,6 +42,7 @@ class SecurityConfig {
         return http
                 .authorizeHttpRequests(requests -> requests
                         .requestMatchers("/api/session", "/actuator/health").permitAll()
+                        .requestMatchers(HttpMethod.POST, COMING_IN).permitAll()
                         .requestMatchers("/api/**", "/actuator/**").authenticated()
                         .requestMatchers(HttpMethod.GET, "/**").permitAll()
                         .anyRequest().authenticated())

@@ -10,19 +10,25 @@ import java.util.function.Supplier;
  *
  * @param gym the gym; null in nobody's name and in the house's
  * @param house true for what is done for all gyms, such as looking up who signs in
+ * @param onlyShared true in the name of somebody who sees only the maps that are shared with students
  */
-public record GymScope(UUID gym, boolean house) {
+public record GymScope(UUID gym, boolean house, boolean onlyShared) {
 
     /** Sees nothing. */
-    public static final GymScope NOBODY = new GymScope(null, false);
+    public static final GymScope NOBODY = new GymScope(null, false, false);
     /** Sees every gym: for signing in, for what runs at the start, and for nothing that a request asks for. */
-    public static final GymScope HOUSE = new GymScope(null, true);
+    public static final GymScope HOUSE = new GymScope(null, true, false);
 
     private static final ThreadLocal<GymScope> CURRENT = new ThreadLocal<>();
 
     /** In the name of a gym. */
     public static GymScope of(UUID gym) {
-        return new GymScope(gym, false);
+        return new GymScope(gym, false, false);
+    }
+
+    /** The same, but of the maps only those that are shared with students. */
+    public GymScope ofSharedMaps() {
+        return new GymScope(gym, house, true);
     }
 
     /** In whose name this thread asks. */

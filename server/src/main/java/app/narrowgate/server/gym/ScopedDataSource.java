@@ -16,7 +16,8 @@ import org.springframework.jdbc.datasource.DelegatingDataSource;
  */
 final class ScopedDataSource extends DelegatingDataSource {
 
-    private static final String TELL = "select set_config('narrowgate.gym', ?, false), set_config('narrowgate.house', ?, false)";
+    private static final String TELL = "select set_config('narrowgate.gym', ?, false), set_config('narrowgate.house', ?, false), "
+            + "set_config('narrowgate.only_shared', ?, false)";
 
     /** By the connection under the pool's. */
     private final Map<Connection, GymScope> told = Collections.synchronizedMap(new WeakHashMap<>());
@@ -43,10 +44,12 @@ final class ScopedDataSource extends DelegatingDataSource {
         if (scope.equals(told.get(physical))) {
             return;
         }
+        told.remove(physical);
         // Outside a transaction, so that no rollback takes it back.
         try (PreparedStatement statement = connection.prepareStatement(TELL)) {
             statement.setString(1, scope.gym() == null ? "" : scope.gym().toString());
             statement.setString(2, scope.house() ? "yes" : "");
+            statement.setString(3, scope.onlyShared() ? "yes" : "");
             statement.execute();
         }
         told.put(physical, scope);

@@ -46,13 +46,14 @@ class MapController {
 
     /** A map in the list of maps. */
     record MapSummary(UUID id, String title, int revision, boolean archived,
-            @Schema(description = "The map it began as a copy of") @Nullable UUID copiedFrom) {
+            @Schema(description = "The map it began as a copy of") @Nullable UUID copiedFrom,
+            @Schema(description = "True where students may read it as well") boolean shared) {
         static MapSummary of(MapRow row) {
-            return new MapSummary(row.id(), row.title(), row.head(), row.archivedAt() != null, row.copiedFrom());
+            return new MapSummary(row.id(), row.title(), row.head(), row.archivedAt() != null, row.copiedFrom(), row.shared());
         }
 
         static MapSummary of(StoredMap stored, UUID copiedFrom) {
-            return new MapSummary(stored.id(), stored.index().map().title(), stored.revision(), false, copiedFrom);
+            return new MapSummary(stored.id(), stored.index().map().title(), stored.revision(), false, copiedFrom, false);
         }
     }
 
@@ -175,6 +176,14 @@ class MapController {
         shelf.archive(mapId, away);
     }
 
+    @Needs(Right.SHARE)
+    @PutMapping("/{mapId}/shared")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(operationId = "shareMap", summary = "Let students read a map as well, or no longer")
+    void share(@PathVariable UUID mapId, @RequestParam boolean shared, @AuthenticationPrincipal SignedIn who) {
+        shelf.share(mapId, shared, who.id());
+    }
+
     @PutMapping("/{mapId}/principles/{principle}/house")
     @Operation(operationId = "takeStance", summary = "Take a stance for the house, or go by the condition")
     MapView takeStance(@PathVariable UUID mapId, @PathVariable String principle, @RequestParam @Min(1) int revision,
@@ -189,8 +198,9 @@ class MapController {
     @Needs(Right.READ_SHARED_MAPS)
     @GetMapping("/{mapId}")
     @Operation(operationId = "map", summary = "A map with everything in it")
-    MapView map(@PathVariable UUID mapId) {
-        return views.of(store.head(mapId));
+    MapView map(@PathVariable UUID mapId, @AuthenticationPrincipal SignedIn who) {
+        StoredMap map = store.head(mapId);
+        return who.may(Right.READ_MAPS) ? views.of(map) : views.toRead(map);
     }
 
     @Needs(Right.TAKE_OUT)

@@ -14,14 +14,14 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 interface MapMapper {
 
-    @Select("select id, title, head, created_at, archived_at, copied_from from map order by created_at, id")
+    @Select("select id, title, head, created_at, archived_at, copied_from, shared from map order by created_at, id")
     List<MapRow> all();
 
-    @Select("select id, title, head, created_at, archived_at, copied_from from map where id = #{id}")
+    @Select("select id, title, head, created_at, archived_at, copied_from, shared from map where id = #{id}")
     Optional<MapRow> byId(UUID id);
 
     /** Locks the map until the transaction ends, so that edits come one after the other. */
-    @Select("select id, title, head, created_at, archived_at, copied_from from map where id = #{id} for update")
+    @Select("select id, title, head, created_at, archived_at, copied_from, shared from map where id = #{id} for update")
     Optional<MapRow> lock(UUID id);
 
     @Insert("insert into map (id, title, head, created_at) values (#{id}, #{title}, #{head}, #{createdAt})")
@@ -32,6 +32,9 @@ interface MapMapper {
 
     @Update("update map set archived_at = #{at} where id = #{id}")
     void archive(@Param("id") UUID id, @Param("at") Instant at);
+
+    @Update("update map set shared = #{shared} where id = #{id}")
+    void share(@Param("id") UUID id, @Param("shared") boolean shared);
 
     @Update("update map set copied_from = #{from} where id = #{id}")
     void copied(@Param("id") UUID id, @Param("from") UUID from);

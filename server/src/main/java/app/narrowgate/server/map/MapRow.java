@@ -8,6 +8,7 @@ import java.util.UUID;
  *
  * @param archivedAt when it was put away; null while it is in use
  * @param copiedFrom the map it began as a copy of; null otherwise
+ * @param shared true where students may read it as well
  */
-record MapRow(UUID id, String title, int head, Instant createdAt, Instant archivedAt, UUID copiedFrom) {
+record MapRow(UUID id, String title, int head, Instant createdAt, Instant archivedAt, UUID copiedFrom, boolean shared) {
 }

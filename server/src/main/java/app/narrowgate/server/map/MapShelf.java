@@ -4,6 +4,8 @@ import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.RetiredIds;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.audit.Audit;
+import app.narrowgate.server.audit.Deed;
 import app.narrowgate.server.revision.Revisions;
 import java.util.List;
 import java.util.Optional;
@@ -18,11 +20,13 @@ public class MapShelf {
     private final MapMapper mapper;
     private final MapStore store;
     private final Revisions revisions;
+    private final Audit audit;
 
-    MapShelf(MapMapper mapper, MapStore store, Revisions revisions) {
+    MapShelf(MapMapper mapper, MapStore store, Revisions revisions, Audit audit) {
         this.mapper = mapper;
         this.store = store;
         this.revisions = revisions;
+        this.audit = audit;
     }
 
     /** The map that was there first, if there is any. */
@@ -38,7 +42,7 @@ public class MapShelf {
     @Transactional
     public StoredMap create(EscapeMap map, UUID author, String summary) {
         Soundness.require(map);
-        MapRow row = new MapRow(UUID.randomUUID(), map.title(), 1, revisions.now(), null, null);
+        MapRow row = new MapRow(UUID.randomUUID(), map.title(), 1, revisions.now(), null, null, false);
         mapper.insert(row);
         revisions.first(row.id(), MapParts.of(map, 1), author, summary);
         return new StoredMap(row.id(), 1, MapIndex.of(map), RetiredIds.NONE);
@@ -52,6 +56,14 @@ public class MapShelf {
                 "Copied from “%s”".formatted(source.index().map().title()));
         mapper.copied(copy.id(), from);
         return copy;
+    }
+
+    /** Lets students read a map as well, or no longer. */
+    @Transactional
+    public void share(UUID id, boolean shared, UUID by) {
+        MapRow row = store.lock(id);
+        mapper.share(id, shared);
+        audit.note(by, shared ? Deed.SHARE_MAP : Deed.UNSHARE_MAP, "“%s”".formatted(row.title()));
     }
 
     /** Puts a map away, or takes it out again. */

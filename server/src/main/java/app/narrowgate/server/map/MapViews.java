@@ -1,8 +1,10 @@
 package app.narrowgate.server.map;
 
+import app.narrowgate.server.account.NamesChanged;
 import app.narrowgate.server.revision.Revisions;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /** Makes the client's view of a stored map, with what can be undone. */
@@ -12,9 +14,21 @@ public class MapViews {
     private final Revisions revisions;
     /** A view changes with its revision only, and is rendered once if it is one object. */
     private final Cache<StoredMap, MapView> views = Caffeine.newBuilder().weakKeys().build();
+    private final Cache<StoredMap, MapView> readings = Caffeine.newBuilder().weakKeys().build();
 
     MapViews(Revisions revisions) {
         this.revisions = revisions;
+    }
+
+    /** The same for whoever only reads: without who changed what. */
+    MapView toRead(StoredMap stored) {
+        return readings.get(stored, map -> MapView.of(map, null, null));
+    }
+
+    /** What is called otherwise is shown so. */
+    @EventListener(NamesChanged.class)
+    void forget() {
+        views.invalidateAll();
     }
 
     /** The view of {@code stored}. */

@@ -30,6 +30,8 @@ public class Pictures {
     private static final int BETWEEN = 2;
     /** Room for the postures of some ten maps. */
     private static final int MOST = 2000;
+    /** Gyms whose map is drawn ahead; the others' have most postures in common with theirs. */
+    private static final int AHEAD = 3;
 
     private record Seen(Bodies bodies, View view) {
     }
@@ -56,7 +58,7 @@ public class Pictures {
     /** Draws the house map before anybody asks; whoever asks meanwhile waits for no more than they would have. */
     @EventListener(ApplicationReadyEvent.class)
     void drawAhead() {
-        Thread ahead = new Thread(() -> gyms.all().forEach(gym -> GymScope.of(gym.id()).run(
+        Thread ahead = new Thread(() -> gyms.all().stream().limit(AHEAD).forEach(gym -> GymScope.of(gym.id()).run(
                 () -> shelf.first().ifPresent(map -> of(maps.head(map))))), "pictures-ahead");
         ahead.setDaemon(true);
         ahead.start();

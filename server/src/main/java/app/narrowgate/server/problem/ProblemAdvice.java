@@ -4,6 +4,7 @@ import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.Problems;
 import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.check.RefusedException;
+import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import org.slf4j.Logger;
@@ -46,6 +47,18 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
                 .header(HttpHeaders.RETRY_AFTER, Long.toString(e.comeBack().toSeconds()))
                 .body(problem(HttpStatus.SERVICE_UNAVAILABLE, "Busy", e.getMessage()));
+    }
+
+    @ExceptionHandler(TooManyException.class)
+    ResponseEntity<ProblemDetail> tooMany(TooManyException e) {
+        return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
+                .header(HttpHeaders.RETRY_AFTER, Long.toString(e.comeBack().toSeconds()))
+                .body(problem(HttpStatus.TOO_MANY_REQUESTS, "Wait a minute", e.getMessage()));
+    }
+
+    @ExceptionHandler(NotSignedInException.class)
+    ProblemDetail notSignedIn(NotSignedInException e) {
+        return problem(HttpStatus.UNAUTHORIZED, "Not signed in", e.getMessage());
     }
 
     @ExceptionHandler(ProblemsException.class)
@@ -97,6 +110,8 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         List<Problem> problems = e.getBindingResult().getFieldErrors().stream()
                 .map(ProblemAdvice::problem)
+                // The validator tells them in any order.
+                .sorted(Comparator.comparing(Problem::place))
                 .toList();
         String detail = problems.isEmpty() ? "The request is incomplete." : problems.get(0).message();
         return ResponseEntity.badRequest()

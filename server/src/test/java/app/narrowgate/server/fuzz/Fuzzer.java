@@ -15,7 +15,7 @@ import tools.jackson.databind.json.JsonMapper;
  * Makes requests from an API description: mostly of the right shape, with a few values in them that nobody expects. The
  * same seed makes the same requests.
  */
-final class Fuzzer {
+public final class Fuzzer {
 
     private static final JsonMapper JSON = JsonMapper.builder().enable(JsonWriteFeature.ESCAPE_NON_ASCII).build();
 
@@ -34,7 +34,7 @@ final class Fuzzer {
      * @param path with its query, encoded
      * @param body null for none
      */
-    record Request(String method, String path, String body) {
+    public record Request(String method, String path, String body) {
     }
 
     private record Operation(String method, String path, JsonNode node) {
@@ -50,7 +50,7 @@ final class Fuzzer {
      *
      * @param known values that exist, by the name of the parameter or field
      */
-    Fuzzer(String description, long seed, Map<String, List<String>> known) {
+    public Fuzzer(String description, long seed, Map<String, List<String>> known) {
         this.description = JSON.readTree(description);
         this.random = new SplittableRandom(seed);
         this.known = known;
@@ -63,7 +63,8 @@ final class Fuzzer {
         return operations.size();
     }
 
-    Request next() {
+    /** The next request. */
+    public Request next() {
         Operation operation = operations.get(random.nextInt(operations.size()));
         String path = operation.path;
         StringJoiner query = new StringJoiner("&", "?", "").setEmptyValue("");

@@ -1,0 +1,35 @@
+package app.narrowgate.server.audit;
+
+import java.time.Clock;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/** What is noted of a gym, in whose name this is asked. */
+@Service
+public class Audit {
+
+    private final AuditMapper mapper;
+    private final Clock clock;
+
+    Audit(AuditMapper mapper, Clock clock) {
+        this.mapper = mapper;
+        this.clock = clock;
+    }
+
+    /** Notes what somebody did; within a transaction it is noted if and only if the rest of it is done. */
+    public void note(UUID actor, Deed deed, String detail) {
+        note(actor, deed, null, detail);
+    }
+
+    /** The same, of what they did to another person. */
+    public void note(UUID actor, Deed deed, UUID subject, String detail) {
+        mapper.insert(clock.instant().truncatedTo(ChronoUnit.MICROS), actor, deed.code(), subject, detail);
+    }
+
+    /** What was noted before the one with this number, the newest first, at most so many. */
+    List<AuditRow> before(long id, int most) {
+        return mapper.before(id, most);
+    }
+}

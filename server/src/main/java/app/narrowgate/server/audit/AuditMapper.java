@@ -1,0 +1,26 @@
+package app.narrowgate.server.audit;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+
+/** What is noted, in the database. */
+@Mapper
+interface AuditMapper {
+
+    @Insert("insert into audit (at, actor, deed, subject, detail) values (#{at}, #{actor}, #{deed}, #{subject}, #{detail})")
+    void insert(@Param("at") Instant at, @Param("actor") UUID actor, @Param("deed") String deed, @Param("subject") UUID subject,
+            @Param("detail") String detail);
+
+    @Select("""
+            select n.id, n.at, a.display_name as actor, n.deed, n.subject as subject_id, s.display_name as subject, n.detail
+            from audit n
+            left join account a on a.id = n.actor and a.forgotten_at is null
+            left join account s on s.id = n.subject and s.forgotten_at is null
+            where n.id < #{before} order by n.id desc limit #{most}""")
+    List<AuditRow> before(@Param("before") long before, @Param("most") int most);
+}
