@@ -1,10 +1,10 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { Dialog } from "radix-ui";
 import { lazy, useEffect, useRef, type ReactNode } from "react";
-import { Navigate, Route, Routes } from "react-router";
+import { Link, Navigate, Route, Routes } from "react-router";
 import { onNotLetIn, problemOf } from "../api/client";
 import { MapPage, paths, useMaps } from "../features/map";
-import { SignIn, useSession } from "../features/session";
+import { markEnded, Only, SignIn, useMay, useSession } from "../features/session";
 import { Failed, Loading } from "../ui/Notice";
 import { onOther } from "../ui/kept";
 import { useTheme } from "../ui/theme";
@@ -37,6 +37,13 @@ const LeveragePage = lazy(() => import("../features/lever").then((m) => ({ defau
 const TrainerPage = lazy(() => import("../features/drill").then((m) => ({ default: m.TrainerPage })));
 const SheetPage = lazy(() => import("../features/drill").then((m) => ({ default: m.SheetPage })));
 
+const ComeInPage = lazy(() => import("../features/door").then((m) => ({ default: m.ComeInPage })));
+const OpenGymPage = lazy(() => import("../features/door").then((m) => ({ default: m.OpenGymPage })));
+const GymPage = lazy(() => import("../features/gym").then((m) => ({ default: m.GymPage })));
+const AuditPage = lazy(() => import("../features/gym").then((m) => ({ default: m.AuditPage })));
+const LettersPage = lazy(() => import("../features/gym").then((m) => ({ default: m.LettersPage })));
+const YourselfPage = lazy(() => import("../features/yourself").then((m) => ({ default: m.YourselfPage })));
+
 export function App() {
   const [theme, toggleTheme] = useTheme();
   // What is opened next from the map comes once the page stands: on the mat the network may be gone by then.
@@ -49,40 +56,72 @@ export function App() {
   }, []);
   return (
     <Boundary>
-      <Gatekeeper>
-        <Frame theme={theme} toggleTheme={toggleTheme}>
-          <Routes>
-            <Route element={<BoundedRoute />}>
-              <Route path="/" element={<FirstMap />} />
-              <Route path="/map/:mapId" element={<MapPage />} />
-              <Route path="/map/:mapId/flow" element={<FlowPage />} />
-              <Route path="/map/:mapId/held" element={<HeldPage />} />
-              <Route path="/map/:mapId/stances" element={<PrinciplesPage />} />
-              <Route path="/map/:mapId/poster/:family" element={<PosterPage />} />
-              <Route path="/map/:mapId/booklet" element={<BookletPage />} />
-              <Route path="/map/:mapId/at/:situation/card" element={<CardPage />} />
-              <Route path="/map/:mapId/workshop/:list?" element={<WorkshopPage />} />
-              <Route path="/maps" element={<MapsPage />} />
-              <Route path="/map/:mapId/start" element={<StartPage />} />
-              <Route path="/map/:mapId/holes" element={<HolesPage />} />
-              <Route path="/map/:mapId/history" element={<HistoryPage />} />
-              <Route path="/map/:mapId/files" element={<FilesPage />} />
-              <Route path="/map/:mapId/gates" element={<GatesPage />} />
-              <Route path="/map/:mapId/at/:situation" element={<SituationPage />} />
-              <Route path="/map/:mapId/holds/finishes" element={<FinishesPage />} />
-              <Route path="/map/:mapId/holds/finishes/:hold" element={<FinishPage />} />
-              <Route path="/map/:mapId/holds/weight" element={<WeightsPage />} />
-              <Route path="/map/:mapId/holds/weight/:situation" element={<WeightPage />} />
-              <Route path="/map/:mapId/holds/leverage" element={<LeveragePage />} />
-              <Route path="/map/:mapId/drills" element={<BenchPage />} />
-              <Route path="/map/:mapId/drills/trainer" element={<TrainerPage />} />
-              <Route path="/map/:mapId/drills/sheet" element={<SheetPage />} />
-              <Route path="*" element={<NotThere />} />
-            </Route>
-          </Routes>
-        </Frame>
-      </Gatekeeper>
+      <Routes>
+        <Route element={<BoundedRoute />}>
+          <Route path="/come-in" element={<ComeInPage />} />
+          <Route path="/open" element={<OpenGymPage />} />
+        </Route>
+        <Route
+          path="*"
+          element={
+            <Gatekeeper>
+              <Frame theme={theme} toggleTheme={toggleTheme}>
+                <Inside />
+              </Frame>
+            </Gatekeeper>
+          }
+        />
+      </Routes>
     </Boundary>
+  );
+}
+
+/** The pages, each for whoever has the right. */
+function Inside() {
+  return (
+    <Routes>
+      <Route element={<BoundedRoute />}>
+        <Route path="/" element={<FirstMap />} />
+        <Route path="/yourself" element={<YourselfPage />} />
+        <Route path="/map/:mapId" element={<MapPage />} />
+        <Route path="/map/:mapId/flow" element={<FlowPage />} />
+        <Route path="/map/:mapId/held" element={<HeldPage />} />
+        <Route path="/map/:mapId/stances" element={<PrinciplesPage />} />
+        <Route path="/map/:mapId/poster/:family" element={<PosterPage />} />
+        <Route path="/map/:mapId/booklet" element={<BookletPage />} />
+        <Route path="/map/:mapId/at/:situation" element={<SituationPage />} />
+        <Route path="/map/:mapId/at/:situation/card" element={<CardPage />} />
+        <Route path="/map/:mapId/holds/finishes" element={<FinishesPage />} />
+        <Route path="/map/:mapId/holds/finishes/:hold" element={<FinishPage />} />
+        <Route path="/map/:mapId/holds/weight" element={<WeightsPage />} />
+        <Route path="/map/:mapId/holds/weight/:situation" element={<WeightPage />} />
+        <Route path="/map/:mapId/holds/leverage" element={<LeveragePage />} />
+        <Route path="/map/:mapId/drills/trainer" element={<TrainerPage />} />
+        <Route path="/maps" element={<MapsPage />} />
+        <Route element={<Only right="read-maps" />}>
+          <Route path="/map/:mapId/gates" element={<GatesPage />} />
+          <Route path="/map/:mapId/holes" element={<HolesPage />} />
+          <Route path="/map/:mapId/history" element={<HistoryPage />} />
+          <Route path="/map/:mapId/drills" element={<BenchPage />} />
+          <Route path="/map/:mapId/drills/sheet" element={<SheetPage />} />
+        </Route>
+        <Route element={<Only right="edit-maps" />}>
+          <Route path="/map/:mapId/workshop/:list?" element={<WorkshopPage />} />
+          <Route path="/map/:mapId/start" element={<StartPage />} />
+        </Route>
+        <Route element={<Only right="take-out" />}>
+          <Route path="/map/:mapId/files" element={<FilesPage />} />
+        </Route>
+        <Route element={<Only right="manage-members" />}>
+          <Route path="/gym" element={<GymPage />} />
+          <Route path="/gym/letters" element={<LettersPage />} />
+        </Route>
+        <Route element={<Only right="read-audit" />}>
+          <Route path="/gym/audit" element={<AuditPage />} />
+        </Route>
+        <Route path="*" element={<NotThere />} />
+      </Route>
+    </Routes>
   );
 }
 
@@ -95,7 +134,7 @@ function Gatekeeper({ children }: { children: ReactNode }) {
     onNotLetIn((status) => {
       // Asking who is signed in brings a fresh token, too.
       if (status === 403) void queries.invalidateQueries({ queryKey: ["session"] });
-      else if (wasIn.current) queries.setQueryData(["session"], { signedIn: false });
+      else if (wasIn.current) markEnded(queries);
     });
   }, [queries]);
   useEffect(() => onOther(() => location.assign("/")), []);
@@ -113,7 +152,7 @@ function Gatekeeper({ children }: { children: ReactNode }) {
         {/* The gate is the page: its two posts, and it opens once. */}
         <span aria-hidden="true" className="door-post left-0" />
         <span aria-hidden="true" className="door-post right-0" />
-        <SignIn />
+        <SignIn houseIsEmpty={session.data.houseIsEmpty} />
       </main>
     );
   }
@@ -138,18 +177,37 @@ function Gatekeeper({ children }: { children: ReactNode }) {
 function FirstMap() {
   const maps = useMaps();
   const session = useSession();
+  const mayEdit = useMay("edit-maps");
   if (maps.isError) return <Failed problem={problemOf(maps.error)} retry={() => void maps.refetch()} />;
   if (!maps.data) return <Loading what="Opening" />;
   const first = maps.data.find((m) => !m.archived) ?? maps.data[0];
-  if (!first) {
-    return (
-      <main className="p-5">
-        There is no map yet. Start Narrow Gate with an empty database to get the demo gym’s map.
-      </main>
-    );
-  }
-  const leads = session.data?.begun ? paths.map(first.id) : paths.start(first.id);
+  if (!first) return <NoMap mayEdit={mayEdit} />;
+  const leads = session.data?.begun || !mayEdit ? paths.map(first.id) : paths.start(first.id);
   return <Navigate to={leads} replace />;
+}
+
+/** A gym that has just been opened, or one that shares nothing with its students yet. */
+function NoMap({ mayEdit }: { mayEdit: boolean }) {
+  return (
+    <main className="max-w-xl space-y-3 p-5">
+      <Heading size="notice">There is no map yet</Heading>
+      {mayEdit ? (
+        <>
+          <p>
+            A map says from which pins and holds you teach escapes, and how. Begin with the reference map and
+            change what you teach otherwise, or with an empty one.
+          </p>
+          <p>
+            <Link className="plate inline-flex items-center no-underline" to={paths.maps()}>
+              Begin a map
+            </Link>
+          </p>
+        </>
+      ) : (
+        <p>Nothing is shared with you so far. Ask your instructor.</p>
+      )}
+    </main>
+  );
 }
 
 function NotThere() {

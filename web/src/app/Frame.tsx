@@ -1,10 +1,10 @@
-import { useState, type ReactNode } from "react";
+import { useEffect, useState, type ReactNode } from "react";
 import { Link, useLocation, useMatch, useNavigate, useSearchParams } from "react-router";
 import { Box, Keys } from "../features/find";
 import { paths, useMaps } from "../features/map";
 import { settingQuery } from "../features/odds";
 import { useSendingAgain } from "../features/question";
-import { SignOut, useLeave, useSession } from "../features/session";
+import { SignOut, useLeave, useRights, useSession } from "../features/session";
 import { useCommand, useCommandKeys } from "../ui/commands";
 import type { Theme } from "../ui/theme";
 import { useWide } from "../ui/media";
@@ -12,6 +12,8 @@ import { useComeBack } from "./comeBack";
 import { Menu } from "./Menu";
 import { UndoLine } from "./UndoLine";
 import { isCurrent, moreOf, placesOf, type View } from "./views";
+
+const NEAR = "narrowgate-map";
 
 /** The band: name, places, the one box, the rest; under it the views of the place. On a phone it stands at the bottom. */
 export function Frame({
@@ -40,9 +42,12 @@ export function Frame({
   useCommandKeys();
   useSendingAgain();
   const query = settingQuery(params);
-  const places = mapId && !isFirstVisit ? placesOf(mapId) : [];
+  // Beside the maps, too, one finds back to the one where one was.
+  const near = useNearMap(mapId);
+  const may = useRights();
+  const places = near && !isFirstVisit ? placesOf(near, may) : [];
   const second = places.find((place) => isCurrent(place, pathname))?.views ?? [];
-  const more = mapId && !isFirstVisit ? moreOf(mapId) : [{ title: "Maps", to: paths.maps() }];
+  const more = isFirstVisit ? [{ title: "Maps", to: paths.maps() }] : moreOf(near, may);
   const room = theme === "dark" ? "Bright hall" : "Dark room";
   useCommand({ title: room, run: toggleTheme });
   useCommand({ title: "Sign out", run: leave });
@@ -71,7 +76,7 @@ export function Frame({
       {wide && (
         <header className="on-band no-print sticky top-0 z-20 flex h-12 items-center gap-x-5 bg-band px-5 text-on-band">
           <Link
-            to={mapId ? paths.map(mapId) + query : "/"}
+            to={near ? paths.map(near) + query : "/"}
             className="flex h-6 shrink-0 items-center border-x-[5px] border-on-band px-[7px] text-[24px] leading-none font-bold uppercase no-underline"
             style={{ fontStretch: "66%" }}
           >
@@ -126,7 +131,7 @@ export function Frame({
           <div className="on-band flex h-[52px] items-stretch bg-band px-2 text-on-band">
             <ViewLinks
               label="Places"
-              views={mapId ? places : [{ title: "Map", to: "/" }]}
+              views={near ? places : [{ title: "Map", to: "/" }]}
               query={query}
               className="flex grow"
               linkClassName="flex grow basis-0 items-center justify-center border-y-4 border-transparent no-underline aria-[current]:border-t-on-band aria-[current]:font-bold"
@@ -135,11 +140,22 @@ export function Frame({
           </div>
         </div>
       )}
-      {mapId && <UndoLine key={mapId} mapId={mapId} />}
+      {mapId && may("edit-maps") && <UndoLine key={mapId} mapId={mapId} />}
       <SignOut asking={leaving} setAsking={setLeaving} />
       <Keys open={keys} onOpenChange={setKeys} />
     </>
   );
+}
+
+/** The map that is open, or was open last; before any was, the first there is. */
+function useNearMap(open: string | undefined): string | undefined {
+  const maps = useMaps().data;
+  useEffect(() => {
+    if (open) sessionStorage.setItem(NEAR, open);
+  }, [open]);
+  if (open) return open;
+  const last = sessionStorage.getItem(NEAR);
+  return maps?.find((map) => map.id === last)?.id ?? maps?.find((map) => !map.archived)?.id;
 }
 
 /** Views beside each other, the current one marked. */

@@ -1,11 +1,17 @@
 import { paths } from "../features/map";
+import type { Right } from "../features/session";
 
 export interface View {
   title: string;
   to: string;
   /** Where what belongs to it begins, besides its own address. */
   within?: string[];
+  /** The right that one needs to see it, where not everybody who is in has it. */
+  right?: Right;
 }
+
+/** Tells of a right whether whoever is signed in has it. */
+export type May = (right: Right) => boolean;
 
 /** A place of the band, with the views that stand in the second line when one is there. */
 export interface Place extends View {
@@ -13,10 +19,10 @@ export interface Place extends View {
 }
 
 /** The places of a map, in the order of the week: look, prepare. */
-export function placesOf(mapId: string): Place[] {
+export function placesOf(mapId: string, may: May): Place[] {
   const map = paths.map(mapId);
   const at = (path: string) => `${map}/${path}`;
-  return [
+  const places: Place[] = [
     {
       title: "Map",
       to: map,
@@ -25,8 +31,8 @@ export function placesOf(mapId: string): Place[] {
         { title: "Places", to: map, within: [at("at")] },
         { title: "What is held", to: paths.held(mapId) },
         { title: "Where they end", to: paths.flow(mapId) },
-        { title: "Hangs on", to: paths.gates(mapId) },
-        { title: "Holes and questions", to: paths.holes(mapId) },
+        { title: "Hangs on", to: paths.gates(mapId), right: "read-maps" },
+        { title: "Holes and questions", to: paths.holes(mapId), right: "read-maps" },
         { title: "Stances", to: paths.stances(mapId) },
       ],
     },
@@ -45,11 +51,25 @@ export function placesOf(mapId: string): Place[] {
       to: paths.drills(mapId),
       within: [paths.drills(mapId)],
       views: [
-        { title: "Bench", to: paths.drills(mapId), within: [paths.drillSheet(mapId)] },
+        {
+          title: "Bench",
+          to: paths.drills(mapId),
+          within: [paths.drillSheet(mapId)],
+          right: "read-maps",
+        },
         { title: "Reading trainer", to: paths.trainer(mapId) },
       ],
     },
   ];
+  // A place leads to the first of its views that one may see.
+  return places.map((place) => {
+    const views = allowed(place.views, may);
+    return { ...place, to: views[0]?.to ?? place.to, views };
+  });
+}
+
+function allowed(views: View[], may: May): View[] {
+  return views.filter((view) => view.right === undefined || may(view.right));
 }
 
 /** True for the view in which one is. */
@@ -58,18 +78,26 @@ export function isCurrent(view: View, pathname: string): boolean {
   return pathname === view.to || (view.within ?? []).some(begins);
 }
 
-/** The views that stand in the menu. */
-export function moreOf(mapId: string): View[] {
-  return [
-    { title: "Edit the map", to: paths.workshop(mapId), within: [`${paths.map(mapId)}/workshop`] },
-    { title: "History", to: paths.history(mapId) },
+/** The views that stand in the menu: those of a map, where one is open, and those of the gym. */
+export function moreOf(mapId: string | undefined, may: May): View[] {
+  const ofMap: View[] = mapId
+    ? [
+        {
+          title: "Edit the map",
+          to: paths.workshop(mapId),
+          within: [`${paths.map(mapId)}/workshop`],
+          right: "edit-maps",
+        },
+        { title: "History", to: paths.history(mapId), right: "read-maps" },
+        { title: "Files", to: paths.files(mapId), right: "take-out" },
+        { title: "Booklet and posters", to: paths.booklet(mapId), within: [`${paths.map(mapId)}/poster`] },
+        { title: "Begin with one pin", to: paths.start(mapId), right: "edit-maps" },
+      ]
+    : [];
+  const ofGym: View[] = [
     { title: "Maps", to: paths.maps() },
-    { title: "Files", to: paths.files(mapId) },
-    {
-      title: "Booklet and posters",
-      to: paths.booklet(mapId),
-      within: [`${paths.map(mapId)}/poster`],
-    },
-    { title: "Begin with one pin", to: paths.start(mapId) },
+    { title: "Gym", to: "/gym", within: ["/gym"], right: "manage-members" },
+    { title: "Yourself", to: "/yourself" },
   ];
+  return allowed([...ofMap, ...ofGym], may);
 }

@@ -15,6 +15,7 @@ import { useReadings } from "./readings";
 import { canSpeak, say, sayNoMore } from "./spoken";
 import { milliseconds, middle, stillToCome, type Read } from "./sitting";
 import { TrainerEnd } from "./TrainerEnd";
+import { useMay } from "../session";
 
 type Card = Schemas["ReadingCard"];
 
@@ -54,6 +55,7 @@ export function TrainerPage() {
 
 function Sitting({ map, deck, again }: { map: Schemas["Map"]; deck: Card[]; again: () => void }) {
   const [params] = useSearchParams();
+  const mayDrill = useMay("read-maps");
   const { add, waiting } = useReadings();
   const [left, setLeft] = useState(deck.slice(1));
   const [card, setCard] = useState<Card | undefined>(deck[0]);
@@ -87,9 +89,13 @@ function Sitting({ map, deck, again }: { map: Schemas["Map"]; deck: Card[]; agai
   return (
     <>
       <p className="flex justify-between text-quiet">
-        <Link className="word" to={paths.drills(map.id) + settingQuery(params)}>
-          Reading trainer, back to the bench
-        </Link>
+        {mayDrill ? (
+          <Link className="word" to={paths.drills(map.id) + settingQuery(params)}>
+            Reading trainer, back to the bench
+          </Link>
+        ) : (
+          <span>Reading trainer</span>
+        )}
         <span>
           {Math.min(reads.length + (read ? 0 : 1), total)} of {total}
         </span>

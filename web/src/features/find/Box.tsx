@@ -1,5 +1,5 @@
 import { useCombobox } from "downshift";
-import { useEffect, useId, useMemo, useRef, useState } from "react";
+import { useCallback, useEffect, useId, useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
 import { indexOf } from "../../model/mapIndex";
@@ -9,11 +9,12 @@ import { paths, useMapById } from "../map";
 import { settingQuery, useOverview } from "../odds";
 import { entriesOf } from "./entries";
 import { KeptQuestions } from "./KeptQuestions";
-import { isKeep, offersOf, preferred, type Offer } from "./offers";
+import { allowed, isKeep, offersOf, preferred, type Offer } from "./offers";
 import { OfferLine } from "./OfferLine";
 import { pressables } from "./pressables";
 import { Search } from "./search";
 import { useKeep } from "./useKeep";
+import { useRights } from "../session";
 
 /** The one box: a coach's sentence finds the place and its answer; what is not there is kept as a question. */
 export function Box({ mapId, situation }: { mapId: string; situation: string | undefined }) {
@@ -92,7 +93,14 @@ function Typed({
   const [typed, setTyped] = useState("");
   const keep = useKeep(map, setTyped);
   const place = map && indexOf(map).situation(situation);
-  const offers = useMemo(() => offersOf(search, typed, place), [search, typed, place]);
+  const may = useRights();
+  const mayKeep = may("read-maps");
+  const mayEdit = may("edit-maps");
+  const offered = useCallback(
+    (words: string) => allowed(offersOf(search, words, place), { mayKeep, mayEdit }),
+    [search, place, mayKeep, mayEdit],
+  );
+  const offers = useMemo(() => offered(typed), [offered, typed]);
   const close = () => {
     setTyped("");
     setOpen(false);
@@ -120,7 +128,7 @@ function Typed({
         case useCombobox.stateChangeTypes.InputChange:
           return {
             ...changes,
-            highlightedIndex: preferred(offersOf(search, changes.inputValue ?? "", place)),
+            highlightedIndex: preferred(offered(changes.inputValue ?? "")),
           };
         // The keys go on where they were when the pointer leaves the list.
         case useCombobox.stateChangeTypes.MenuMouseLeave:
@@ -223,12 +231,13 @@ function Typed({
         </ul>
         {offers.length === 0 && (
           <p className="px-3 py-2.5 text-quiet">
-            A sentence as you would say it: “they cup my elbow and sit through”, “shrimp”, “whizzer”. What is
-            not on the map is kept as a question.
+            {typed.trim() !== "" && !mayKeep && "Nothing on the map answers that. "}A sentence as you would
+            say it: “they cup my elbow and sit through”, “shrimp”, “whizzer”.
+            {mayKeep && " What is not on the map is kept as a question."}
           </p>
         )}
         <KeptQuestions keep={keep} />
-        {map && (
+        {map && mayKeep && (
           <p className="border-t border-rule px-3 py-1.5">
             <Link
               className="word inline-flex items-center"

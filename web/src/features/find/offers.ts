@@ -46,6 +46,16 @@ export function offersOf({ onMap, onPage }: Searches, typed: string, place?: Sch
   ];
 }
 
+/** Those offers that whoever types may take. */
+export function allowed(
+  offers: Offer[],
+  { mayKeep, mayEdit }: { mayKeep: boolean; mayEdit: boolean },
+): Offer[] {
+  return offers.filter((offer) =>
+    isKeep(offer) ? mayKeep : mayEdit || !ELSEWHERE.includes(offer.entry.kind),
+  );
+}
+
 /** The line that Enter takes: what answers every word, else a place that answers most of them, else keeping the question. */
 export function preferred(offers: Offer[]): number {
   const typed = offers.find(isKeep)?.words ?? "";

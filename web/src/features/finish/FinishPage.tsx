@@ -15,6 +15,7 @@ import { useLadder, type Ladder } from "./holds";
 import { Rungs } from "./Rungs";
 import { StageDenials } from "./StageDenials";
 import { open, steepest, unsaid } from "./words";
+import { May, useMay } from "../session";
 
 /** One finish or pin, taken apart: what it needs, in which order, and what denies it. */
 export function FinishPage() {
@@ -51,6 +52,7 @@ function NoSuchHold({ map }: { map: Schemas["Map"] }) {
 function Page({ map, ladder, busy }: { map: Schemas["Map"]; ladder: Ladder; busy: boolean }) {
   const [params] = useSearchParams();
   const query = settingQuery(params);
+  const mayDrill = useMay("read-maps");
   return (
     <main className="px-5 pt-3 pb-16" aria-busy={busy}>
       <div className="space-y-1">
@@ -82,10 +84,12 @@ function Page({ map, ladder, busy }: { map: Schemas["Map"]; ladder: Ladder; busy
       <div className="mt-4 flex flex-wrap items-center justify-between gap-x-8 gap-y-2">
         <SettingLine map={map} />
         <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
-          <Link className="word" to={paths.edit(map.id, "holds", ladder.id, query)}>
-            Edit what they need
-          </Link>
-          {ladder.steps.some((step) => step.answer) && (
+          <May right="edit-maps">
+            <Link className="word" to={paths.edit(map.id, "holds", ladder.id, query)}>
+              Edit what they need
+            </Link>
+          </May>
+          {mayDrill && ladder.steps.some((step) => step.answer) && (
             <Link
               className="plate inline-flex items-center no-underline"
               to={paths.drillAgainst(map.id, ladder.id, query)}

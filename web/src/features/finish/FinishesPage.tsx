@@ -9,6 +9,7 @@ import { SettingLine, settingQuery } from "../odds";
 import { PlacePicture } from "../picture";
 import { useLadders } from "./holds";
 import { gain, open, openLabel } from "./words";
+import { May } from "../session";
 
 type Line = Schemas["LadderLine"];
 
@@ -37,19 +38,23 @@ function Finishes({ map, lines }: { map: Schemas["Map"]; lines: Line[] }) {
       {lines.length === 0 && (
         <p className="mt-4">
           Nobody has written yet what a pin or a finish needs.{" "}
-          <Link className="word" to={add}>
-            Write the first
-          </Link>
+          <May right="edit-maps">
+            <Link className="word" to={add}>
+              Write the first
+            </Link>
+          </May>
         </p>
       )}
       <Kind title="They end it" map={map} lines={lines.filter((line) => line.kind === "finish")} />
       <Kind title="They hold you" map={map} lines={lines.filter((line) => line.kind === "pin")} />
       {lines.length > 0 && (
-        <p className="mt-5">
-          <Link className="word" to={add}>
-            Write what another one needs
-          </Link>
-        </p>
+        <May right="edit-maps">
+          <p className="mt-5">
+            <Link className="word" to={add}>
+              Write what another one needs
+            </Link>
+          </p>
+        </May>
       )}
     </main>
   );

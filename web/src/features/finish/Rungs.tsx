@@ -8,6 +8,7 @@ import { settingQuery } from "../odds";
 import type { Answer, Ladder, Rung } from "./holds";
 import { ReactionLink } from "./ReactionLink";
 import { open, openLabel } from "./words";
+import { useMay } from "../session";
 
 const GRID =
   "lg:grid lg:grid-cols-[92px_minmax(0,1.3fr)_188px_64px_128px_minmax(0,1.15fr)_minmax(0,1.15fr)] lg:gap-x-4";
@@ -177,6 +178,9 @@ function Denials({
 }) {
   const [params] = useSearchParams();
   const [own, others] = split(map, rung);
+  const mayEdit = useMay("edit-maps");
+  if (rung.answers.length === 0 && !mayEdit)
+    return <p className={`py-3 text-quiet max-lg:py-1 ${RIGHT}`}>none taught</p>;
   if (rung.answers.length === 0) {
     return (
       <p className={`py-3 max-lg:py-1 ${RIGHT} md:max-lg:row-span-2 md:max-lg:row-start-3`}>

@@ -6,6 +6,7 @@ import { Refused } from "../../ui/Notice";
 import { useMap, useMapChange } from "../map";
 import { Differences } from "./Differences";
 import { Heading } from "../../ui/Heading";
+import { whenInWords } from "../../ui/when";
 import { together, Waiting } from "../../ui/Waiting";
 import { useAddress } from "../../ui/address";
 
@@ -63,10 +64,6 @@ export function HistoryPage() {
 
 const KIND: Record<string, string> = { undo: "Took back: ", redo: "Brought back: " };
 
-function when(at: string): string {
-  return new Date(at).toLocaleString(undefined, { dateStyle: "medium", timeStyle: "short" });
-}
-
 /** The two states in the address that are being compared. */
 function useCompared(map: Schemas["Map"]): [number, number, (from: number, to: number) => void] {
   const [params, write] = useAddress();
@@ -109,7 +106,7 @@ function Revision({
       </p>
       <p className="flex flex-wrap items-baseline gap-x-4 pl-11 text-quiet">
         <span>
-          {revision.author}, {when(revision.at)}
+          {revision.author}, {whenInWords(revision.at)}
         </span>
         {revision.number > 1 && (
           <button
@@ -306,7 +303,7 @@ function Traces({ traces }: { traces: Schemas["Trace"][] }) {
           <li key={trace.id} className="border-b border-rule py-1 pl-4">
             <p className="font-semibold">{trace.words}</p>
             <p className="text-quiet">
-              {trace.author}, {when(trace.at)}
+              {trace.author}, {whenInWords(trace.at)}
             </p>
           </li>
         ))}

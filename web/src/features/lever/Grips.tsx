@@ -3,6 +3,7 @@ import { api, problemOf, unwrap, type Schemas } from "../../api/client";
 import { Refused } from "../../ui/Notice";
 import { useMapChange } from "../map";
 import { NumberBox } from "../workshop";
+import { May } from "../session";
 
 type Grip = { title: string; grade: unknown };
 
@@ -64,9 +65,11 @@ export function Grips({ map }: { map: Schemas["Map"] }) {
       ) : (
         <p className="mt-1 text-quiet">
           The grades are your gym’s own, not measured; the distance is the lever’s.{" "}
-          <button type="button" className="word" onClick={() => setEdited(grips)}>
-            Grade them otherwise
-          </button>
+          <May right="edit-maps">
+            <button type="button" className="word" onClick={() => setEdited(grips)}>
+              Grade them otherwise
+            </button>
+          </May>
         </p>
       )}
     </>

@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
 import { Gate } from "../../ui/Gate";
+import { May } from "../session";
 
 /** What the marks on the map mean. */
 export function Key() {
@@ -17,9 +18,11 @@ export function Key() {
       <Mark says="many answers lead here">
         <span className="block size-[9px] border-2 border-ink" />
       </Mark>
-      <Mark says="hole: no answer taught">
-        <span className="block h-3.5 w-7 border border-dashed border-rust" />
-      </Mark>
+      <May right="read-maps">
+        <Mark says="hole: no answer taught">
+          <span className="block h-3.5 w-7 border border-dashed border-rust" />
+        </Mark>
+      </May>
       <Mark says="last chance">
         <Gate worth={0.3} late className="w-9" />
       </Mark>

@@ -11,6 +11,7 @@ import { Shown } from "./Shown";
 import { reactionTitle } from "./titles";
 import { Tonight } from "./Tonight";
 import { useMarks } from "./useMarks";
+import { May } from "../session";
 
 /** Beside the map: the place that is looked at, what to do tonight, what everything hangs on, the holes. */
 export function MapAside({
@@ -44,73 +45,82 @@ const SHOWN = 3;
 const Below = memo(function Below({ map, gates }: { map: Schemas["Map"]; gates?: Schemas["NarrowGates"] }) {
   const [params] = useSearchParams();
   const query = settingQuery(params);
-  const review = useReview(map);
-  const open = (review.data ?? []).filter((finding) => !finding.dismissed);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-3 mid:max-lg:grid-cols-[repeat(3,minmax(0,1fr))]">
-      <Tonight map={map} gates={gates} query={query} />
-      <section aria-labelledby="hangs-on">
-        <h2
-          id="hangs-on"
-          className="flex items-baseline justify-between border-b-2 border-ink pb-1 text-base lg:text-[15px]"
-        >
-          <Link className="no-underline hover:underline" to={paths.gates(map.id) + query}>
-            Everything hangs on
-          </Link>
-          <span className="text-[13.5px] font-normal text-quiet">fewer without it</span>
-        </h2>
-        {gates?.gates.slice(0, NARROW).map((gate) => (
-          <Link
-            key={gate.reaction}
-            to={paths.situation(map.id, gate.situation) + query}
-            className="flex min-h-11 items-center gap-2 border-b border-rule no-underline hover:underline lg:min-h-7"
+      <May right="read-maps">
+        <Tonight map={map} gates={gates} query={query} />
+        <section aria-labelledby="hangs-on">
+          <h2
+            id="hangs-on"
+            className="flex items-baseline justify-between border-b-2 border-ink pb-1 text-base lg:text-[15px]"
           >
-            <span aria-hidden="true" className="h-5 w-[9px] shrink-0 border border-ink bg-signal" />
-            <span className="min-w-0 grow truncate">{reactionTitle(map, gate.reaction)}</span>
-            <span className="font-semibold">−{tenths(gate.lost)}</span>
-          </Link>
-        ))}
-      </section>
-      <section aria-labelledby="holes">
-        <h2
-          id="holes"
-          className="flex items-baseline justify-between border-b-2 border-ink pb-1 text-base lg:text-[15px]"
-        >
-          <Link className="no-underline hover:underline" to={paths.holes(map.id) + query}>
-            Holes
-          </Link>
-          <span className="text-[13.5px] font-normal text-quiet">more if mended</span>
-        </h2>
-        {review.data && open.length === 0 && (
-          <p className="mt-1 text-quiet">Every answer of theirs has been answered.</p>
-        )}
-        {costliestOf(open, (finding) => findingPath(map, finding, query)).map(([path, finding]) => {
-          const gain = tenths(finding.gain ?? 0);
-          const { title } = findingPlace(map, finding);
-          return (
+            <Link className="no-underline hover:underline" to={paths.gates(map.id) + query}>
+              Everything hangs on
+            </Link>
+            <span className="text-[13.5px] font-normal text-quiet">fewer without it</span>
+          </h2>
+          {gates?.gates.slice(0, NARROW).map((gate) => (
             <Link
-              key={path}
-              to={path}
-              title={finding.reason}
-              className="mt-1.5 flex min-h-11 items-center gap-2 px-2 no-underline outline-1 outline-rust outline-dashed hover:underline lg:min-h-6"
+              key={gate.reaction}
+              to={paths.situation(map.id, gate.situation) + query}
+              className="flex min-h-11 items-center gap-2 border-b border-rule no-underline hover:underline lg:min-h-7"
             >
-              <span className="min-w-0 grow truncate">{title}</span>
-              {Number(gain) > 0 && <span className="font-semibold text-rust">+{gain}</span>}
+              <span aria-hidden="true" className="h-5 w-[9px] shrink-0 border border-ink bg-signal" />
+              <span className="min-w-0 grow truncate">{reactionTitle(map, gate.reaction)}</span>
+              <span className="font-semibold">−{tenths(gate.lost)}</span>
             </Link>
-          );
-        })}
-        {open.length > SHOWN && (
-          <p className="mt-1.5">
-            <Link className="word inline-flex items-center" to={paths.holes(map.id) + query}>
-              All {open.length} and the questions
-            </Link>
-          </p>
-        )}
-      </section>
+          ))}
+        </section>
+        <HolesBelow map={map} query={query} />
+      </May>
       <p className="text-quiet mid:max-lg:col-span-3">{map.about}</p>
     </div>
   );
 });
+
+/** What is missing and costs most. */
+function HolesBelow({ map, query }: { map: Schemas["Map"]; query: string }) {
+  const review = useReview(map);
+  const open = (review.data ?? []).filter((finding) => !finding.dismissed);
+  return (
+    <section aria-labelledby="holes">
+      <h2
+        id="holes"
+        className="flex items-baseline justify-between border-b-2 border-ink pb-1 text-base lg:text-[15px]"
+      >
+        <Link className="no-underline hover:underline" to={paths.holes(map.id) + query}>
+          Holes
+        </Link>
+        <span className="text-[13.5px] font-normal text-quiet">more if mended</span>
+      </h2>
+      {review.data && open.length === 0 && (
+        <p className="mt-1 text-quiet">Every answer of theirs has been answered.</p>
+      )}
+      {costliestOf(open, (finding) => findingPath(map, finding, query)).map(([path, finding]) => {
+        const gain = tenths(finding.gain ?? 0);
+        const { title } = findingPlace(map, finding);
+        return (
+          <Link
+            key={path}
+            to={path}
+            title={finding.reason}
+            className="mt-1.5 flex min-h-11 items-center gap-2 px-2 no-underline outline-1 outline-rust outline-dashed hover:underline lg:min-h-6"
+          >
+            <span className="min-w-0 grow truncate">{title}</span>
+            {Number(gain) > 0 && <span className="font-semibold text-rust">+{gain}</span>}
+          </Link>
+        );
+      })}
+      {open.length > SHOWN && (
+        <p className="mt-1.5">
+          <Link className="word inline-flex items-center" to={paths.holes(map.id) + query}>
+            All {open.length} and the questions
+          </Link>
+        </p>
+      )}
+    </section>
+  );
+}
 
 /** The first few findings by where they lead, each place once. */
 function costliestOf(

@@ -8,6 +8,9 @@ import { risingIn } from "./folding";
 import { holesOf } from "./holes";
 import { hubsOf, NARROW, shownBy } from "./marks";
 import { paths } from "./paths";
+import { useMay } from "../session";
+
+const NONE = new Map<string, string>();
 
 /** What is marked on the map: holes, what much hangs on, hubs, what rises, and what lies outside the filter. */
 export function useMarks(map: Schemas["Map"], odds: Overview, gates: Schemas["NarrowGates"] | undefined) {
@@ -15,7 +18,9 @@ export function useMarks(map: Schemas["Map"], odds: Overview, gates: Schemas["Na
   const narrow = useMemo(() => new Set(gates?.gates.slice(0, NARROW).map((gate) => gate.situation)), [gates]);
   const hubs = useMemo(() => hubsOf(map), [map]);
   const within = useMemo(() => shownBy(map, filter), [map, filter]);
-  const holes = useMemo(() => holesOf(map, odds), [map, odds]);
+  // Whoever does not make the map is not told what is missing in it.
+  const mayMend = useMay("read-maps");
+  const holes = useMemo(() => (mayMend ? holesOf(map, odds) : NONE), [map, odds, mayMend]);
   const rising = useMemo(() => {
     const families = group(map.situations, (s) => s.family);
     return new Map([...families.values()].flatMap((here) => [...risingIn(here, odds.situations)]));

@@ -10,6 +10,7 @@ import { paths, useMaps, useMapById, useTaken } from "../map";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
 import { Compared } from "./Compared";
+import { May, useMay } from "../session";
 
 type Summary = Schemas["MapSummary"];
 
@@ -17,6 +18,7 @@ type Summary = Schemas["MapSummary"];
 export function MapsPage() {
   const maps = useMaps();
   const [params] = useSearchParams();
+  const mayRead = useMay("read-maps");
   const ready = together({ maps });
   if (!ready.data) return <Waiting what="Looking for maps" on={ready} />;
   const data = ready.data;
@@ -49,8 +51,10 @@ export function MapsPage() {
           <Compared map={one} other={other} />
         ) : (
           <>
-            <Begin all={open} />
-            {open.length > 1 && <Compare all={open} />}
+            <May right="edit-maps">
+              <Begin all={open} />
+            </May>
+            {open.length > 1 && mayRead && <Compare all={open} />}
           </>
         )}
       </aside>
@@ -72,6 +76,18 @@ function Row({ map, all }: { map: Summary; all: Summary[] }) {
       ),
     onSettled: () => askAgain(queries, { queryKey: ["maps"] }),
   });
+  const share = useMutation({
+    mutationFn: () =>
+      unwrapNothing(
+        api.PUT("/api/maps/{mapId}/shared", {
+          params: { path: { mapId: map.id }, query: { shared: !map.shared } },
+        }),
+      ),
+    onSettled: () => askAgain(queries, { queryKey: ["maps"] }),
+  });
+  const mayShare = useMay("share");
+  const mayRead = useMay("read-maps");
+  const sharing = map.shared ? "Share no longer" : "Share with students";
   const away = map.archived ? "Take out again" : "Put away";
   return (
     <li className="border-b border-rule py-2">
@@ -79,9 +95,12 @@ function Row({ map, all }: { map: Summary; all: Summary[] }) {
         <Link className="link min-w-0 text-[17px] font-semibold" to={paths.map(map.id)}>
           {map.title}
         </Link>
-        <span className="text-quiet">{changesInWords(map.revision - 1)}</span>
+        <span className="text-quiet">
+          {changesInWords(map.revision - 1)}
+          {map.shared && mayShare && ", students read it"}
+        </span>
         <span className="ml-auto flex flex-wrap gap-x-5">
-          {source && !map.archived && (
+          {source && !map.archived && mayRead && (
             <button
               type="button"
               className="word"
@@ -91,27 +110,41 @@ function Row({ map, all }: { map: Summary; all: Summary[] }) {
               What differs from {source.title}
             </button>
           )}
-          <button
-            type="button"
-            className="word"
-            aria-label={`Rename: ${map.title}`}
-            aria-expanded={renaming}
-            onClick={() => setRenaming(!renaming)}
-          >
-            Rename
-          </button>
-          <button
-            type="button"
-            className="word"
-            aria-label={`${away}: ${map.title}`}
-            onClick={() => archive.mutate()}
-          >
-            {away}
-          </button>
+          <May right="share">
+            <button
+              type="button"
+              className="word"
+              aria-label={`${sharing}: ${map.title}`}
+              disabled={share.isPending}
+              onClick={() => share.mutate()}
+            >
+              {sharing}
+            </button>
+          </May>
+          <May right="edit-maps">
+            <button
+              type="button"
+              className="word"
+              aria-label={`Rename: ${map.title}`}
+              aria-expanded={renaming}
+              onClick={() => setRenaming(!renaming)}
+            >
+              Rename
+            </button>
+            <button
+              type="button"
+              className="word"
+              aria-label={`${away}: ${map.title}`}
+              onClick={() => archive.mutate()}
+            >
+              {away}
+            </button>
+          </May>
         </span>
       </div>
       {renaming && <Rename id={map.id} taken={namesOf(all, map.id)} onDone={() => setRenaming(false)} />}
       {archive.isError && <Refused problem={problemOf(archive.error)} />}
+      {share.isError && <Refused problem={problemOf(share.error)} />}
     </li>
   );
 }

@@ -4,6 +4,7 @@ import { api, unwrap, type Schemas } from "../../api/client";
 import { runToEnd, type Progress } from "../../api/run";
 import { useSetting, useWrittenSetting, type Setting } from "./setting";
 import { indexOf } from "../../model/mapIndex";
+import { useMay } from "../session";
 
 export type OddsData = Schemas["Odds"];
 export type Overview = Schemas["OddsOverview"];
@@ -123,9 +124,10 @@ function useRun<T>(
 ) {
   const setting = useWrittenSetting();
   const [progress, setProgress] = useState<Progress>();
+  const mayRun = useMay("read-maps");
   const query = useQuery({
     queryKey: [kind, map?.id, map?.revision, setting, undefined],
-    enabled: map !== undefined,
+    enabled: map !== undefined && mayRun,
     placeholderData: keepPreviousData,
     queryFn: async ({ signal }) => {
       setProgress(undefined);

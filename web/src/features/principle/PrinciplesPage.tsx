@@ -9,6 +9,7 @@ import { Reorder, SettingLine, settingQuery, useFrozenOrder, useSetting, useStan
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
 import { indexOf } from "../../model/mapIndex";
+import { useMay } from "../session";
 
 /** By how much a stance of a principle moves the map at most, in [0,1]. */
 const spread = ({ choices, byCondition }: Schemas["StanceComparison"]) =>
@@ -180,6 +181,7 @@ function Choice({
   children: ReactNode;
 }) {
   const difference = against === undefined ? 0 : (worth - against) * 100;
+  const mayEdit = useMay("edit-maps");
   return (
     <div className={`min-w-0 border-l-4 pl-3 ${now ? "border-ink" : "border-rule"}`}>
       <div className="flex items-baseline gap-3">
@@ -203,7 +205,7 @@ function Choice({
             Try it
           </button>
         )}
-        {!house && (
+        {!house && mayEdit && (
           <button
             type="button"
             className="word"

@@ -7,7 +7,14 @@ import { useSignIn } from "./session";
 import { Heading } from "../../ui/Heading";
 
 /** Name and password; over a page that is already open it keeps that page as it is. */
-export function SignIn({ again = false }: { again?: boolean }) {
+export function SignIn({
+  again = false,
+  houseIsEmpty = false,
+}: {
+  again?: boolean;
+  /** True where nobody can sign in yet, since there is no gym. */
+  houseIsEmpty?: boolean;
+}) {
   const signIn = useSignIn();
   const [typed, setTyped] = useState({ name: "", password: "" });
   const [tried, setTried] = useState(false);
@@ -37,6 +44,11 @@ export function SignIn({ again = false }: { again?: boolean }) {
           {again ? "The session has ended. What you typed is still there." : "How likely do they get out?"}
         </p>
       </div>
+      {houseIsEmpty && (
+        <p className="border-l-4 border-signal py-0.5 pl-3">
+          This house has no gym yet. Whoever runs it opens the first one by the link that ./run has printed.
+        </p>
+      )}
       <Labelled label="Name" error={name}>
         <input
           className="box mt-1"

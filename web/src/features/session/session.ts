@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient, type QueryClient } from "@tanstack/react-query";
 import { askAgain } from "../../api/askAgain";
 import { api, unwrap, unwrapNothing, type Schemas } from "../../api/client";
 import { ownerOf, setOwner, wipeKept } from "../../ui/kept";
@@ -11,13 +11,25 @@ function takeOver(session: Schemas["Session"]): void {
   if (before !== undefined && before !== session.name) location.assign("/");
 }
 
+/** A session that ended while a page was open: the page stays as it was, with what is typed in it, until somebody signs in. */
+function ended(queries: QueryClient, nobody: Schemas["Session"]): Schemas["Session"] {
+  const before = queries.getQueryData<Schemas["Session"]>(["session"]);
+  return before ? { ...before, signedIn: false, houseIsEmpty: nobody.houseIsEmpty } : nobody;
+}
+
+/** Nobody is signed in any more, as far as the server says. */
+export function markEnded(queries: QueryClient): void {
+  queries.setQueryData<Schemas["Session"]>(["session"], (before) => before && { ...before, signedIn: false });
+}
+
 export function useSession() {
+  const queries = useQueryClient();
   return useQuery({
     queryKey: ["session"],
     queryFn: async () => {
       const session = await unwrap(api.GET("/api/session"));
       takeOver(session);
-      return session;
+      return session.signedIn ? session : ended(queries, session);
     },
     staleTime: 60_000,
   });
@@ -33,6 +45,16 @@ export function useSignIn() {
       await askAgain(queries, { predicate: (query) => query.queryKey[0] !== "session" });
     },
   });
+}
+
+/** What to do with the session that an invitation or a new gym began. */
+export function useComeIn(): (session: Schemas["Session"]) => void {
+  const queries = useQueryClient();
+  return (session) => {
+    setOwner(session.name ?? "");
+    queries.clear();
+    location.assign("/");
+  };
 }
 
 export function useSignOut() {

@@ -22,6 +22,7 @@ import { biggestLoss } from "./explanation";
 import { isDrafted, ReactionBlock } from "./ReactionBlock";
 import { NewReactionForm, newReactionKey } from "./ReactionForm";
 import { BesideLine, SideBySide } from "./SideBySide";
+import { May, useMay } from "../session";
 
 /** What the odds are laid beside: the same place as it was before something changed here. */
 export interface WasBefore {
@@ -72,7 +73,8 @@ export function Answers({
     });
     return () => cancelAnimationFrame(frame);
   }, [hash]);
-  useCommand({ title: "Add what you do", key: "a", run: () => setAdding(true) });
+  const mayEdit = useMay("edit-maps");
+  useCommand(mayEdit ? { title: "Add what you do", key: "a", run: () => setAdding(true) } : undefined);
   useAnswerKeys((rank) => {
     const id = answers[rank - 1]?.reaction;
     if (id === undefined) return;
@@ -101,12 +103,14 @@ export function Answers({
             >
               {alwaysRead ? <Forced at={at} /> : <Sentence map={map} at={at} />}
             </p>
-            <Link
-              to={paths.drillFrom(map.id, situation.id, settingQuery(params))}
-              className="plate inline-flex shrink-0 items-center no-underline"
-            >
-              Drill this
-            </Link>
+            <May right="read-maps">
+              <Link
+                to={paths.drillFrom(map.id, situation.id, settingQuery(params))}
+                className="plate inline-flex shrink-0 items-center no-underline"
+              >
+                Drill this
+              </Link>
+            </May>
           </div>
           {!alwaysRead && !at.stop && (
             <Gate
@@ -170,9 +174,11 @@ export function Answers({
         <NewReactionForm map={map} situation={situation.id} onDone={() => setAdding(false)} />
       ) : (
         <p className="mt-3 flex gap-x-6">
-          <button type="button" className="word" onClick={() => setAdding(true)}>
-            Add what you do
-          </button>
+          {mayEdit && (
+            <button type="button" className="word" onClick={() => setAdding(true)}>
+              Add what you do
+            </button>
+          )}
           {answers.some((r) => !opened.has(r.reaction)) && (
             <button
               type="button"

@@ -7,6 +7,7 @@ import { indexOf } from "../../model/mapIndex";
 import { Responses } from "./Responses";
 import { ReactionForm, reactionKey } from "./ReactionForm";
 import { ResponseForm, responseKey } from "./ResponseForm";
+import { May } from "../session";
 
 /** What people do here and should not: why, what it costs to do it once, and the red thread to where it leads. */
 export function DoNots({ map, at }: { map: Schemas["Map"]; at: Schemas["SituationOdds"] }) {
@@ -51,14 +52,16 @@ function DoNot({
         <h3 className="min-w-0 text-[17px]">
           <span className="text-rust">Do not</span> {lowerFirst(title)}
         </h3>
-        <button
-          type="button"
-          className="word edit-word"
-          aria-label={`Edit ${title}`}
-          onClick={() => setEditing(!editing)}
-        >
-          Edit
-        </button>
+        <May right="edit-maps">
+          <button
+            type="button"
+            className="word edit-word"
+            aria-label={`Edit ${title}`}
+            onClick={() => setEditing(!editing)}
+          >
+            Edit
+          </button>
+        </May>
         {odds.known && costs > 0 && (
           <span className="ml-auto font-semibold text-rust">costs {costs} of 100</span>
         )}
@@ -74,14 +77,16 @@ function DoNot({
           <ResponseForm map={map} reaction={reaction.id} onDone={() => setAdding(false)} />
         </div>
       ) : (
-        <button
-          type="button"
-          className="word edit-word mt-1 lg:ml-[34px]"
-          aria-label={`Add what they do about ${title}`}
-          onClick={() => setAdding(true)}
-        >
-          Add what they do
-        </button>
+        <May right="edit-maps">
+          <button
+            type="button"
+            className="word edit-word mt-1 lg:ml-[34px]"
+            aria-label={`Add what they do about ${title}`}
+            onClick={() => setAdding(true)}
+          >
+            Add what they do
+          </button>
+        </May>
       )}
     </section>
   );

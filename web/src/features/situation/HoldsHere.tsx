@@ -4,19 +4,26 @@ import { LeastWork, useHolds } from "../finish";
 import { lowerFirst, paths, techniqueOf } from "../map";
 import { settingQuery } from "../odds";
 import { indexOf } from "../../model/mapIndex";
+import { useMay } from "../session";
 
 /** What they need for the pin or the finish that is on here, and the least that stops it. */
 export function HoldsHere({ map, situation }: { map: Schemas["Map"]; situation: Schemas["Situation"] }) {
   const holds = useHolds(map);
   const [params] = useSearchParams();
   const here = holds.data?.filter((hold) => hold.at.includes(situation.id)) ?? [];
+  const mayEdit = useMay("edit-maps");
   if (holds.data && here.length === 0 && !situation.rest) {
     return (
-      <p className="mt-3 border-t border-rule pt-3">
-        <Link className="word" to={`${paths.add(map.id, "holds", settingQuery(params))}&at=${situation.id}`}>
-          Write what they need here
-        </Link>
-      </p>
+      mayEdit && (
+        <p className="mt-3 border-t border-rule pt-3">
+          <Link
+            className="word"
+            to={`${paths.add(map.id, "holds", settingQuery(params))}&at=${situation.id}`}
+          >
+            Write what they need here
+          </Link>
+        </p>
+      )
     );
   }
   return here.map((hold) => (
@@ -39,9 +46,11 @@ export function HoldsHere({ map, situation }: { map: Schemas["Map"]; situation: 
         <Link className="word" to={paths.finish(map.id, hold.id) + settingQuery(params)}>
           Rung by rung
         </Link>
-        <Link className="word" to={paths.edit(map.id, "holds", hold.id, settingQuery(params))}>
-          Edit what {hold.kind === "pin" ? "their pin" : "their finish"} needs
-        </Link>
+        {mayEdit && (
+          <Link className="word" to={paths.edit(map.id, "holds", hold.id, settingQuery(params))}>
+            Edit what {hold.kind === "pin" ? "their pin" : "their finish"} needs
+          </Link>
+        )}
       </p>
     </details>
   ));

@@ -14,6 +14,7 @@ import { Clock } from "./Clock";
 import { HoldsHere } from "./HoldsHere";
 import { LateCurve } from "./LateCurve";
 import { entriesTo } from "./places";
+import { May } from "../session";
 
 /** Where one is: the way there, how late it is, the two bodies. */
 export function Place({
@@ -192,12 +193,14 @@ export function PlaceDetails({
         <Link className="word inline-flex items-center" to={paths.card(map.id, situation.id) + query}>
           Card to print
         </Link>
-        <Link
-          className="word inline-flex items-center"
-          to={paths.edit(map.id, "situations", situation.id, query)}
-        >
-          Edit this situation
-        </Link>
+        <May right="edit-maps">
+          <Link
+            className="word inline-flex items-center"
+            to={paths.edit(map.id, "situations", situation.id, query)}
+          >
+            Edit this situation
+          </Link>
+        </May>
       </p>
     </aside>
   );

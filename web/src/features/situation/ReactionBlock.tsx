@@ -15,6 +15,7 @@ import { Responses } from "./Responses";
 import { forWhom, Steps, Teaching } from "./Teaching";
 import { TheyLine } from "./TheyLine";
 import { Why } from "./Why";
+import { May } from "../session";
 
 /** True while something typed about an answer, or about what they do about it, waits to be saved. */
 export function isDrafted(map: Schemas["Map"], reaction: string): boolean {
@@ -171,14 +172,16 @@ function Opened({
             </>
           )}
         </p>
-        <button
-          type="button"
-          className="word edit-word"
-          aria-label={`Edit ${title}`}
-          onClick={() => setEditing(!editing)}
-        >
-          Edit
-        </button>
+        <May right="edit-maps">
+          <button
+            type="button"
+            className="word edit-word"
+            aria-label={`Edit ${title}`}
+            onClick={() => setEditing(!editing)}
+          >
+            Edit
+          </button>
+        </May>
       </div>
       {odds.usable ? (
         <Working map={map} situation={situation} reaction={reaction} odds={odds} />
@@ -208,7 +211,9 @@ function Opened({
       {adding ? (
         <ResponseForm map={map} reaction={reaction.id} onDone={() => done(setAdding)} />
       ) : (
-        <TheyLine map={map} reaction={reaction} title={title} more={() => setAdding(true)} />
+        <May right="edit-maps">
+          <TheyLine map={map} reaction={reaction} title={title} more={() => setAdding(true)} />
+        </May>
       )}
       <div className="flex flex-wrap gap-x-6">
         {technique && (

@@ -10,6 +10,7 @@ import { settingQuery } from "../odds";
 import { LandingPreview } from "../picture";
 import { isSituation, likelihoodText } from "./places";
 import { ResponseForm, responseKey } from "./ResponseForm";
+import { May } from "../session";
 
 const isLate = (map: Schemas["Map"], place: string) => indexOf(map).situation(place)?.stage === "last-chance";
 
@@ -117,14 +118,16 @@ function ResponseRow({
           <Odds worth={odds.worth} className="text-right" />
         </>
       )}
-      <button
-        type="button"
-        className={`word justify-self-end max-lg:col-start-2 ${odds.answered ? "edit-word" : ""}`}
-        aria-label={`${odds.answered ? "Edit" : "Answer"}: ${doing}`}
-        onClick={() => setEditing(true)}
-      >
-        {odds.answered ? "Edit" : "Answer"}
-      </button>
+      <May right="edit-maps">
+        <button
+          type="button"
+          className={`word justify-self-end max-lg:col-start-2 ${odds.answered ? "edit-word" : ""}`}
+          aria-label={`${odds.answered ? "Edit" : "Answer"}: ${doing}`}
+          onClick={() => setEditing(true)}
+        >
+          {odds.answered ? "Edit" : "Answer"}
+        </button>
+      </May>
     </li>
   );
 }

@@ -22,6 +22,17 @@ final class RunningApp implements AutoCloseable {
     private static final Duration PATIENCE = Duration.ofMinutes(2);
     private static final Duration BETWEEN_LOOKS = Duration.ofMillis(200);
 
+    /** Whoever has it may open a gym. */
+    static final String HOUSE_CODE = "two owls on one skateboard";
+
+    /** As in a real house the server works as somebody who may do no more than work: above whom the rows' own rules stand. */
+    private static final String WORKER = "narrowgate_work";
+    private static final String GRANT_TO_WORKER = """
+            do $$ begin create role %1$s; exception when duplicate_object or unique_violation then null; end $$;
+            grant usage on schema public to %1$s;
+            alter default privileges in schema public grant select, insert, update, delete on tables to %1$s;
+            """.formatted(WORKER);
+
     private final String database = "e2e_" + UUID.randomUUID().toString().replace("-", "");
     private final Cluster cluster;
     private final int port = freePort();
@@ -37,7 +48,8 @@ final class RunningApp implements AutoCloseable {
 
     private RunningApp(Cluster cluster) {
         this.cluster = cluster;
-        sql("create database " + database);
+        sql("postgres", "create database " + database);
+        sql(database, GRANT_TO_WORKER);
         launch();
     }
 
@@ -51,6 +63,8 @@ final class RunningApp implements AutoCloseable {
                     .redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()));
             builder.environment().put("PORT", Integer.toString(port));
             builder.environment().put("NARROWGATE_DB_URL", cluster.url() + database);
+            builder.environment().put("NARROWGATE_HOUSE_CODE", HOUSE_CODE);
+            builder.environment().put("SPRING_DATASOURCE_HIKARI_CONNECTION_INIT_SQL", "set role " + WORKER);
             builder.environment().put("NARROWGATE_DB_USER", cluster.user());
             builder.environment().put("NARROWGATE_DB_PASSWORD", cluster.password());
             process = builder.start();
@@ -123,7 +137,7 @@ final class RunningApp implements AutoCloseable {
     public void close() {
         process.destroy();
         process.onExit().join();
-        sql("drop database " + database + " with (force)");
+        sql("postgres", "drop database " + database + " with (force)");
     }
 
     private static String env(String name) {
@@ -134,9 +148,8 @@ final class RunningApp implements AutoCloseable {
         return value;
     }
 
-    private void sql(String statement) {
-        try (Connection connection = DriverManager.getConnection(cluster.url() + "postgres",
-                cluster.user(), cluster.password())) {
+    private void sql(String where, String statement) {
+        try (Connection connection = DriverManager.getConnection(cluster.url() + where, cluster.user(), cluster.password())) {
             connection.createStatement().execute(statement);
         } catch (SQLException e) {
             throw new IllegalStateException(e);

@@ -18,11 +18,11 @@ class ViewsStory extends Story {
 
     private static final List<String> VIEWS = List.of("", "/held?held=head", "/flow", "/gates", "/holes", "/stances",
             "/at/mount-low", "/at/side-crossface?beside=matchup+much-heavier", "/at/half-guard/card", "/holds/finishes",
-            "/holds/finishes/mount", "/holds/leverage", "/holds/weight", "/holds/weight/mount-low", "/drills?place=mount-low",
+            "/holds/finishes/mount-pin", "/holds/leverage", "/holds/weight", "/holds/weight/mount-low", "/drills?place=mount-low",
             "/drills/sheet?place=mount-low", "/drills/trainer", "/history", "/files", "/start", "/workshop/situations",
             "/workshop/situations?edit=mount-low", "/workshop/techniques?edit=trap-and-bridge",
-            "/workshop/reactions?edit=low-trap-bridge", "/workshop/matchups?edit=much-heavier", "/workshop/holds?edit=mount",
-            "/workshop/postures?edit=mount-low", "/poster/mount", "/maps");
+            "/workshop/reactions?edit=low-trap-bridge", "/workshop/matchups?edit=much-heavier", "/workshop/holds?edit=mount-pin",
+            "/workshop/postures?edit=mount-low", "/poster/mount", "/maps", "/gym", "/gym/audit", "/gym/letters", "/yourself");
     /** Ninety cards of which one is among the views take half a minute a look. */
     private static final List<String> LONG = List.of("/booklet");
 

@@ -19,6 +19,9 @@ interface GymMapper {
     @Select("select id, name, created_at from gym where id = #{id}")
     Optional<Gym> byId(UUID id);
 
+    @Select("select rolsuper or rolbypassrls from pg_roles where rolname = current_user")
+    boolean isAboveRowRules();
+
     @Insert("insert into gym (id, name, created_at) values (#{id}, #{name}, #{createdAt})")
     void insert(Gym gym);
 

@@ -30,6 +30,8 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
 
+    private static final Comparator<Problem> BY_PLACE = Comparator.comparing(Problem::place).thenComparing(Problem::message);
+
     @ExceptionHandler(NotFoundException.class)
     ProblemDetail notFound(NotFoundException e) {
         return problem(HttpStatus.NOT_FOUND, "Not there", e.getMessage());
@@ -111,7 +113,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         List<Problem> problems = e.getBindingResult().getFieldErrors().stream()
                 .map(ProblemAdvice::problem)
                 // The validator tells them in any order.
-                .sorted(Comparator.comparing(Problem::place))
+                .sorted(BY_PLACE)
                 .toList();
         String detail = problems.isEmpty() ? "The request is incomplete." : problems.get(0).message();
         return ResponseEntity.badRequest()
@@ -125,6 +127,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 .map(result -> new Problem("/" + result.getMethodParameter().getParameterName(),
                         "%s; it %s.".formatted(GivenValue.told(result.getMethodParameter().getParameterName(),
                                 result.getArgument()), result.getResolvableErrors().get(0).getDefaultMessage())))
+                .sorted(BY_PLACE)
                 .toList();
         return ResponseEntity.badRequest().body(withProblems(
                 problem(HttpStatus.BAD_REQUEST, "Not understood", problems.get(0).message()), problems));

@@ -1,0 +1,3 @@
+export { ComeInPage } from "./ComeInPage";
+export { Door } from "./Door";
+export { OpenGymPage } from "./OpenGymPage";

@@ -1,0 +1,3 @@
+export { AuditPage } from "./AuditPage";
+export { GymPage } from "./GymPage";
+export { LettersPage } from "./LettersPage";

@@ -1,0 +1,1 @@
+export { YourselfPage } from "./YourselfPage";
