@@ -37,9 +37,19 @@ export function AuditPage() {
           >
             <span className="text-quiet">{whenInWords(one.at)}</span>
             <span>
-              <span className="font-semibold">{one.actor ?? "Somebody who is forgotten"}</span> {one.deed}{" "}
-              {one.subject && <span className="font-semibold">{one.subject}</span>}
-              {one.detail !== "" && <span className="text-quiet"> {one.detail}</span>}
+              <span className="font-semibold">{one.actor ?? "Somebody who is forgotten"}</span> {one.deed}
+              {one.subject && (
+                <>
+                  {" "}
+                  <span className="font-semibold">{one.subject}</span>
+                </>
+              )}
+              {one.detail !== "" && (
+                <>
+                  {" "}
+                  <span className="text-quiet">{one.detail}</span>
+                </>
+              )}
             </span>
           </li>
         ))}

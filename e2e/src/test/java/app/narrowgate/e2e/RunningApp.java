@@ -23,7 +23,7 @@ final class RunningApp implements AutoCloseable {
     private static final Duration BETWEEN_LOOKS = Duration.ofMillis(200);
 
     /** Whoever has it may open a gym. */
-    static final String HOUSE_CODE = "two owls on one skateboard";
+    static final String HOUSE_CODE = "two-owls-on-one-skateboard";
 
     /** As in a real house the server works as somebody who may do no more than work: above whom the rows' own rules stand. */
     private static final String WORKER = "narrowgate_work";
@@ -58,13 +58,13 @@ final class RunningApp implements AutoCloseable {
             Path log = Files.createDirectories(Path.of("target")).resolve("app-" + port + ".log");
             ProcessBuilder builder = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                     System.getProperty("narrowgate.java-option", "-XX:TieredStopAtLevel=1"), "-XX:+UseSerialGC",
-                    "-Dnarrowgate.demo=true", "-jar", System.getProperty("narrowgate.jar"))
+                    "-Dnarrowgate.demo=true", "-Dspring.datasource.hikari.connection-init-sql=set role " + WORKER, "-jar",
+                    System.getProperty("narrowgate.jar"))
                     .redirectErrorStream(true)
                     .redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()));
             builder.environment().put("PORT", Integer.toString(port));
             builder.environment().put("NARROWGATE_DB_URL", cluster.url() + database);
             builder.environment().put("NARROWGATE_HOUSE_CODE", HOUSE_CODE);
-            builder.environment().put("SPRING_DATASOURCE_HIKARI_CONNECTION_INIT_SQL", "set role " + WORKER);
             builder.environment().put("NARROWGATE_DB_USER", cluster.user());
             builder.environment().put("NARROWGATE_DB_PASSWORD", cluster.password());
             process = builder.start();

@@ -22,7 +22,9 @@ class ViewsStory extends Story {
             "/drills/sheet?place=mount-low", "/drills/trainer", "/history", "/files", "/start", "/workshop/situations",
             "/workshop/situations?edit=mount-low", "/workshop/techniques?edit=trap-and-bridge",
             "/workshop/reactions?edit=low-trap-bridge", "/workshop/matchups?edit=much-heavier", "/workshop/holds?edit=mount-pin",
-            "/workshop/postures?edit=mount-low", "/poster/mount", "/maps", "/gym", "/gym/audit", "/gym/letters", "/yourself");
+            "/workshop/postures?edit=mount-low", "/poster/mount");
+    /** Those that are no map's. */
+    private static final List<String> OUTSIDE = List.of("/maps", "/gym", "/gym/audit", "/gym/letters", "/yourself");
     /** Ninety cards of which one is among the views take half a minute a look. */
     private static final List<String> LONG = List.of("/booklet");
 
@@ -38,12 +40,12 @@ class ViewsStory extends Story {
         String map = page.url().replaceAll("(/map/[^/?#]+).*", "$1");
         List<String> faults = new ArrayList<>();
         int turn = 0;
-        for (String view : ALL ? Stream.concat(VIEWS.stream(), LONG.stream()).toList() : VIEWS) {
+        for (String view : Stream.of(VIEWS, OUTSIDE, ALL ? LONG : List.<String>of()).flatMap(List::stream).toList()) {
             for (int size = 0; size < SIZES.size(); size++) {
                 for (ColorScheme room : ROOMS) {
                     int chosen = turn % SIZES.size();
                     if (ALL || size == chosen && room == ROOMS.get(turn / SIZES.size() % ROOMS.size())) {
-                        faults.addAll(faultsOf(page, view.equals("/maps") ? app.address() + view : map + view, SIZES.get(size), room));
+                        faults.addAll(faultsOf(page, OUTSIDE.contains(view) ? app.address() + view : map + view, SIZES.get(size), room));
                     }
                 }
             }

@@ -2,6 +2,9 @@ package app.narrowgate.core.right;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.Set;
@@ -12,6 +15,8 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 /** Who may do what, as the house decided: common practice in gyms, no source. */
 class RightTest {
+
+    private static final Path DOCUMENT = Path.of("../docs/rights.md");
 
     private static Set<Right> of(Role role) {
         return Arrays.stream(Right.values()).filter(role::may)
@@ -50,6 +55,17 @@ class RightTest {
         assertThat(Right.MANAGE_MEMBERS.roles()).containsExactly(Role.OWNER);
         assertThat(Right.READ_AUDIT.roles()).containsExactly(Role.OWNER);
         assertThat(Right.MANAGE_GYM.roles()).containsExactly(Role.OWNER);
+    }
+
+    /** The page in the documents is made from the table: {@code -Dnarrowgate.refresh-rights=true} writes it anew. */
+    @Test
+    void theDocumentIsTheTable() throws IOException {
+        String written = Files.readString(DOCUMENT);
+        String head = written.substring(0, written.indexOf("| may |"));
+        if (Boolean.getBoolean("narrowgate.refresh-rights")) {
+            Files.writeString(DOCUMENT, head + RightsTable.markdown());
+        }
+        assertThat(Files.readString(DOCUMENT)).as("docs/rights.md is old").isEqualTo(head + RightsTable.markdown());
     }
 
     @ParameterizedTest
