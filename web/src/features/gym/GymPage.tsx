@@ -35,7 +35,7 @@ export function GymPage() {
         </div>
         <Name key={data.session.gym} now={data.session.gym ?? ""} />
         <h2 className="mt-5 text-base lg:text-[15px]">Members, {data.members.length}</h2>
-        <ul>
+        <ul className="max-w-4xl">
           {data.members.map((member) => (
             <MemberRow key={member.id} member={member} />
           ))}

@@ -19,6 +19,7 @@ export function MapsPage() {
   const maps = useMaps();
   const [params] = useSearchParams();
   const mayRead = useMay("read-maps");
+  const mayEdit = useMay("edit-maps");
   const ready = together({ maps });
   if (!ready.data) return <Waiting what="Looking for maps" on={ready} />;
   const data = ready.data;
@@ -30,6 +31,11 @@ export function MapsPage() {
     <div className="lg:grid lg:min-h-[calc(100dvh-52px)] lg:grid-cols-[minmax(0,1fr)_minmax(0,0.8fr)]">
       <main className="px-5 pt-4 pb-10">
         <Heading>Maps</Heading>
+        {data.maps.length === 0 && (
+          <p className="mt-2 text-quiet">
+            {mayEdit ? "None yet. Begin the first one." : "Nothing is shared with you so far."}
+          </p>
+        )}
         <ul className="mt-2">
           {open.map((map) => (
             <Row key={map.id} map={map} all={data.maps} />

@@ -112,8 +112,7 @@ class DoorStory extends Story {
             assertThat(menu.getByRole(AriaRole.MENUITEM, within(notThere).setExact(true))).hasCount(0);
         }
         page.keyboard().press("Escape");
-        for (String view : List.of("/at/mount-low", "/held", "/flow", "/stances", "/holds/finishes", "/holds/finishes/mount-pin",
-                "/holds/leverage", "/holds/weight", "/drills/trainer", "/at/mount-low/card")) {
+        for (String view : List.of("/at/mount-low", "/flow", "/holds/finishes/mount-pin", "/drills/trainer")) {
             go(page, view);
             h1(page).waitFor();
             page.waitForLoadState(LoadState.NETWORKIDLE);
