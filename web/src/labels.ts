@@ -172,3 +172,15 @@ export const LEVEL_LABEL: Record<string, string> = {
   intermediate: "after some years",
   advanced: "for the experienced",
 };
+
+/** What can hurt, in a sentence. */
+export const INJURY_LABEL: Record<string, string> = {
+  knee: "knee",
+  neck: "neck",
+  shoulder: "shoulder",
+  rib: "ribs",
+  elbow: "elbow",
+  wrist: "wrist",
+  ankle: "ankle",
+  "lower-back": "lower back",
+};

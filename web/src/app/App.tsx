@@ -39,6 +39,8 @@ const SheetPage = lazy(() => import("../features/drill").then((m) => ({ default:
 
 const ComeInPage = lazy(() => import("../features/door").then((m) => ({ default: m.ComeInPage })));
 const OpenGymPage = lazy(() => import("../features/door").then((m) => ({ default: m.OpenGymPage })));
+const PeoplePage = lazy(() => import("../features/people").then((m) => ({ default: m.PeoplePage })));
+const PersonPage = lazy(() => import("../features/people").then((m) => ({ default: m.PersonPage })));
 const GymPage = lazy(() => import("../features/gym").then((m) => ({ default: m.GymPage })));
 const AuditPage = lazy(() => import("../features/gym").then((m) => ({ default: m.AuditPage })));
 const LettersPage = lazy(() => import("../features/gym").then((m) => ({ default: m.LettersPage })));
@@ -111,6 +113,10 @@ function Inside() {
         </Route>
         <Route element={<Only right="take-out" />}>
           <Route path="/map/:mapId/files" element={<FilesPage />} />
+        </Route>
+        <Route element={<Only right="see-people" />}>
+          <Route path="/people" element={<PeoplePage />} />
+          <Route path="/people/:person" element={<PersonPage />} />
         </Route>
         <Route element={<Only right="manage-members" />}>
           <Route path="/gym" element={<GymPage />} />

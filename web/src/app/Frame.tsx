@@ -47,7 +47,7 @@ export function Frame({
   const may = useRights();
   const places = near && !isFirstVisit ? placesOf(near, may) : [];
   const second = places.find((place) => isCurrent(place, pathname))?.views ?? [];
-  const more = isFirstVisit ? [{ title: "Maps", to: paths.maps() }] : moreOf(near, may);
+  const more = isFirstVisit ? [{ title: "Maps", to: paths.maps() }] : moreOf(near, may, wide);
   const room = theme === "dark" ? "Bright hall" : "Dark room";
   useCommand({ title: room, run: toggleTheme });
   useCommand({ title: "Sign out", run: leave });
@@ -131,7 +131,7 @@ export function Frame({
           <div className="on-band flex h-[52px] items-stretch bg-band px-2 text-on-band">
             <ViewLinks
               label="Places"
-              views={near ? places : [{ title: "Map", to: "/" }]}
+              views={near ? places.filter((place) => place.views.length > 0) : [{ title: "Map", to: "/" }]}
               query={query}
               className="flex grow"
               linkClassName="flex grow basis-0 items-center justify-center border-y-4 border-transparent no-underline aria-[current]:border-t-on-band aria-[current]:font-bold"

@@ -18,6 +18,8 @@ export interface Place extends View {
   views: View[];
 }
 
+const PEOPLE: View = { title: "People", to: "/people", within: ["/people"], right: "see-people" };
+
 /** The places of a map, in the order of the week: look, prepare. */
 export function placesOf(mapId: string, may: May): Place[] {
   const map = paths.map(mapId);
@@ -60,15 +62,16 @@ export function placesOf(mapId: string, may: May): Place[] {
         { title: "Reading trainer", to: paths.trainer(mapId) },
       ],
     },
+    { ...PEOPLE, views: [] },
   ];
   // A place leads to the first of its views that one may see.
-  return places.map((place) => {
+  return allowed(places, may).map((place) => {
     const views = allowed(place.views, may);
     return { ...place, to: views[0]?.to ?? place.to, views };
   });
 }
 
-function allowed(views: View[], may: May): View[] {
+function allowed<T extends View>(views: T[], may: May): T[] {
   return views.filter((view) => view.right === undefined || may(view.right));
 }
 
@@ -79,7 +82,7 @@ export function isCurrent(view: View, pathname: string): boolean {
 }
 
 /** The views that stand in the menu: those of a map, where one is open, and those of the gym. */
-export function moreOf(mapId: string | undefined, may: May): View[] {
+export function moreOf(mapId: string | undefined, may: May, wide: boolean): View[] {
   const ofMap: View[] = mapId
     ? [
         {
@@ -96,6 +99,8 @@ export function moreOf(mapId: string | undefined, may: May): View[] {
     : [];
   const ofGym: View[] = [
     { title: "Maps", to: paths.maps() },
+    // On a phone the bar at the bottom has no room for it.
+    ...(wide ? [] : [PEOPLE]),
     { title: "Gym", to: "/gym", within: ["/gym"], right: "manage-members" },
     { title: "Yourself", to: "/yourself" },
   ];

@@ -2,7 +2,7 @@ import type { Schemas } from "../../api/client";
 import { hundred } from "../../labels";
 import { useAddress } from "../../ui/address";
 import { indexOf } from "../../model/mapIndex";
-import { matchupOf, useOtherOverview, useSetting, useWas, type Overview } from "../odds";
+import { matchupOf, NOBODY, useOtherOverview, useSetting, useWas, type Overview } from "../odds";
 
 /** What the map is laid beside: itself as it was before something changed here, or another pair. */
 export interface Beside {
@@ -18,7 +18,7 @@ export function useBeside(map: Schemas["Map"] | undefined, odds: Overview | unde
   const [params, write] = useAddress();
   const id = params.get("beside") ?? undefined;
   const pair = map && indexOf(map).matchup(id);
-  const other = useOtherOverview(map, pair && { matchup: pair.id });
+  const other = useOtherOverview(map, pair && { matchup: pair.id, ...NOBODY });
   const { was, clear } = useWas(odds);
   const choose = (matchup: string | undefined) => write({ beside: matchup });
   return {

@@ -1,7 +1,9 @@
 import { useEffect } from "react";
 import type { Schemas } from "../../api/client";
 import { readInWords, seconds } from "../../labels";
+import { useAddress } from "../../ui/address";
 import { Measure } from "../../ui/Measure";
+import { PairPick } from "../pair";
 import { letGo } from "./moving";
 import { useAim } from "./odds";
 import { matchupOf, useSetting } from "./setting";
@@ -10,6 +12,7 @@ import { matchupOf, useSetting } from "./setting";
 export function OddsControls({ map }: { map: Schemas["Map"] }) {
   const aim = useAim(map);
   const [setting, change, drag] = useSetting();
+  const [params, write] = useAddress();
   // What is under the hand belongs to this page; another one begins with what its address says.
   useEffect(() => letGo, []);
   return (
@@ -39,6 +42,11 @@ export function OddsControls({ map }: { map: Schemas["Map"] }) {
         onChange={(late) => drag("late", late)}
       />
       <Pick label="Aim" value={aim?.id ?? ""} options={map.aims} onChange={(id) => change({ aim: id })} />
+      <PairPick
+        you={params.get("you") ?? undefined}
+        they={params.get("they") ?? undefined}
+        onChange={({ you, they }) => write({ you, they })}
+      />
     </div>
   );
 }

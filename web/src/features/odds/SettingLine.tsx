@@ -1,6 +1,7 @@
 import { useSyncExternalStore, type ReactNode } from "react";
 import type { Schemas } from "../../api/client";
 import { readInWords, seconds } from "../../labels";
+import { pairInWords, usePair } from "../pair";
 import { useAim } from "./odds";
 import { OddsControls } from "./OddsControls";
 import { matchupOf, useSetting } from "./setting";
@@ -23,8 +24,9 @@ export function SettingLine({ map, children }: { map: Schemas["Map"]; children?:
   const [setting] = useSetting();
   const aim = useAim(map);
   const isOpen = useSyncExternalStore(subscribe, () => opened);
+  const pair = usePair(setting.you, setting.they).data;
   const words = [
-    matchupOf(map, setting)?.title ?? "Even pair",
+    setting.you && pair ? pairInWords(pair) : (matchupOf(map, setting)?.title ?? "Even pair"),
     readInWords(setting.read),
     setting.late > 0 ? `${seconds(setting.late)} late` : "in time",
     aim?.title.toLowerCase(),

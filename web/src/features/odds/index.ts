@@ -22,4 +22,12 @@ export {
   type OddsData,
   type Overview,
 } from "./odds";
-export { matchupOf, useMoving, useSetting, useWrittenSetting, settingQuery, type Setting } from "./setting";
+export {
+  matchupOf,
+  NOBODY,
+  useMoving,
+  useSetting,
+  useWrittenSetting,
+  settingQuery,
+  type Setting,
+} from "./setting";

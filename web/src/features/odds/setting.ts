@@ -11,9 +11,15 @@ export interface Setting {
   matchup?: string;
   read: number;
   late: number;
+  /** Two from the roster, who is below and who is on top; what is known of them holds over the matchup's. */
+  you?: string;
+  they?: string;
   /** Stances tried out, each principle/stance or principle/any, over the house's own. */
   stance?: string[];
 }
+
+/** For a saved matchup as it is, whoever is chosen from the roster. */
+export const NOBODY = { you: undefined, they: undefined };
 
 const hundredths = (value: number) => Math.round(value * 100) / 100;
 
@@ -25,9 +31,13 @@ function useSettingOf(params: URLSearchParams, moved: Partial<Setting>): Setting
   const read = moved.read ?? numberOf(params, "read", { min: 0, max: 1, usual: USUAL.read });
   const late = moved.late ?? numberOf(params, "late", { min: 0, max: 30, usual: USUAL.late });
   const stances = params.getAll("stance").join(" ");
+  // One alone makes no pair.
+  const isPair = params.has("you") && params.has("they");
+  const you = isPair ? params.get("you")! : undefined;
+  const they = isPair ? params.get("they")! : undefined;
   return useMemo(
-    () => ({ aim, matchup, read, late, stance: stances === "" ? undefined : stances.split(" ") }),
-    [aim, matchup, read, late, stances],
+    () => ({ aim, matchup, read, late, stance: stances === "" ? undefined : stances.split(" "), you, they }),
+    [aim, matchup, read, late, stances, you, they],
   );
 }
 
@@ -86,7 +96,7 @@ function namesOf(part: Partial<Setting>): Written {
 export function settingQuery(params: URLSearchParams): string {
   const kept = new URLSearchParams();
   const now = rewritten(params, namesOf(underTheHand()));
-  for (const name of ["aim", "matchup", "read", "late"]) {
+  for (const name of ["aim", "matchup", "read", "late", "you", "they"]) {
     const value = now.get(name);
     if (value !== null) kept.set(name, value);
   }

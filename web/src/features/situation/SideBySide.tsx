@@ -4,7 +4,7 @@ import { closedInWords, placeTitle, techniqueOf } from "../map";
 import { PlacePicture } from "../picture";
 import { hundred } from "../../labels";
 import { difference, Gate } from "../../ui/Gate";
-import { matchupOf, useOtherOdds, useSetting, type Setting } from "../odds";
+import { matchupOf, NOBODY, useOtherOdds, useSetting, type Setting } from "../odds";
 import { indexOf } from "../../model/mapIndex";
 import { useAddress } from "../../ui/address";
 
@@ -15,7 +15,7 @@ function useOther(map: Schemas["Map"]): [string, Partial<Setting> | undefined, s
   const written = params.get("beside") ?? "";
   const choose = (to: string) => write({ beside: to || undefined });
   const matchup = map.matchups.find((m) => written === `matchup ${m.id}`);
-  if (matchup) return [written, { matchup: matchup.id }, matchup.title, choose];
+  if (matchup) return [written, { matchup: matchup.id, ...NOBODY }, matchup.title, choose];
   for (const principle of map.principles) {
     const stance = principle.stances.find((s) => written === `stance ${principle.id}/${s.id}`);
     if (stance) {
@@ -40,7 +40,7 @@ export function BesideLine({
   const [setting] = useSetting();
   const now = matchupOf(map, setting);
   const heavier = map.matchups.find((m) => m.id !== now?.id && m.weightGap > (now?.weightGap ?? 0));
-  const other = chosen ?? (heavier && { matchup: heavier.id });
+  const other = chosen ?? (heavier && { matchup: heavier.id, ...NOBODY });
   const there = useOtherOdds(map, other).data?.situations[situation.id];
   return (
     <span className="ml-auto flex min-w-0 items-baseline gap-x-1.5">

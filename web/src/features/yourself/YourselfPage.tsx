@@ -43,6 +43,16 @@ export function YourselfPage() {
               ))}
             </ul>
           </section>
+          <section>
+            <h2 className="text-base lg:text-[15px]">What is kept about you</h2>
+            <p className="mt-1">
+              Your names, where you are signed in, your readings and questions, and what stands about you on
+              the roster.{" "}
+              <a className="word" href="/api/me/archive" download>
+                Take all of it out
+              </a>
+            </p>
+          </section>
           <Leaving gym={me.gym ?? "the gym"} />
         </div>
       </div>

@@ -45,6 +45,7 @@ class ArchitectureTest {
         MAY_IMPORT.put("trait", Set.of("check"));
         MAY_IMPORT.put("right", Set.of("check"));
         MAY_IMPORT.put("password", Set.of());
+        MAY_IMPORT.put("person", Set.of("check", "trait", "map"));
         MAY_IMPORT.put("body", Set.of("check"));
         MAY_IMPORT.put("weight", Set.of("body", "check"));
         MAY_IMPORT.put("lever", Set.of("check"));

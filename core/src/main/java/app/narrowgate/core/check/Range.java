@@ -26,6 +26,11 @@ public record Range(double low, double high, String unit) {
         return value >= low && value <= high;
     }
 
+    /** The value inside that lies nearest; not for NaN. */
+    public double nearest(double value) {
+        return Math.max(low, Math.min(high, value));
+    }
+
     /** What is wrong with {@code value}, in a sentence that names it and the rule; empty when nothing is. */
     public Optional<String> problem(String name, double value) {
         if (holds(value)) {

@@ -7,11 +7,11 @@ import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
 import app.narrowgate.core.map.RetiredIds;
+import app.narrowgate.exchange.table.Cells;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Optional;
-import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
@@ -39,15 +39,6 @@ public final class LinksCsv {
     public static final List<String> COLUMNS = List.of(SITUATION, REACTION, TECHNIQUE, WHEN, DO_NOT, WORKS, SECONDS, STUFFED,
             RESPONSE, CUE, OFTEN, LEADS);
 
-    /**
-     * Where a spreadsheet would begin to compute, also one that splits at semicolons or tabs, looks through what cannot be
-     * seen, or takes the wide forms of the signs.
-     */
-    private static final String BEGINNING = "(^|[;\\t])";
-    private static final String COMPUTES = "(?=[\\s\\p{Cf}]*['=+\\-@＝＋－＠])";
-    private static final Pattern FORMULA = Pattern.compile(BEGINNING + COMPUTES);
-    private static final Pattern GUARDED = Pattern.compile(BEGINNING + "'" + COMPUTES);
-
     private LinksCsv() {
     }
 
@@ -72,28 +63,16 @@ public final class LinksCsv {
     }
 
     private static List<String> cells(MapIndex index, Reaction reaction, Optional<Response> response) {
-        return List.of(reaction.from().value(), reaction.id().value(), guarded(index.reactionTitle(reaction)),
-                guarded(reaction.when()), guarded(reaction.doNot()), said(reaction.works()), number(reaction.seconds()), reaction.stuffed().map(Id::value).orElse(""),
-                response.map(r -> r.id().value()).orElse(""), response.map(r -> guarded(r.cue())).orElse(""),
+        return List.of(reaction.from().value(), reaction.id().value(), Cells.guarded(index.reactionTitle(reaction)),
+                Cells.guarded(reaction.when()), Cells.guarded(reaction.doNot()), said(reaction.works()), Cells.number(reaction.seconds()), reaction.stuffed().map(Id::value).orElse(""),
+                response.map(r -> r.id().value()).orElse(""), response.map(r -> Cells.guarded(r.cue())).orElse(""),
                 response.map(r -> said(r.often())).orElse(""),
                 response.flatMap(Response::leads).map(Id::value).orElse(""));
     }
 
     private static String said(Likelihood likelihood) {
         return likelihood instanceof Likelihood.Said said ? said.word().code()
-                : number(((Likelihood.Counted) likelihood).number());
-    }
-
-    private static String number(double value) {
-        return value == Math.rint(value) && Math.abs(value) < 1e9 ? Long.toString((long) value) : Double.toString(value);
-    }
-
-    private static String guarded(String text) {
-        return FORMULA.matcher(text).replaceAll("$1'");
-    }
-
-    static String unguarded(String cell) {
-        return GUARDED.matcher(cell).replaceAll("$1");
+                : Cells.number(((Likelihood.Counted) likelihood).number());
     }
 
     /**

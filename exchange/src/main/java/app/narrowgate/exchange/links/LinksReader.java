@@ -15,6 +15,7 @@ import app.narrowgate.core.map.Response;
 import app.narrowgate.core.map.RetiredIds;
 import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.map.Word;
+import app.narrowgate.exchange.table.Cells;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
@@ -28,7 +29,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.apache.commons.csv.CSVException;
-import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 
@@ -70,10 +70,7 @@ final class LinksReader {
     }
 
     EscapeMap read(String text) {
-        CSVFormat format = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).setIgnoreEmptyLines(true)
-                .setTrim(true).setIgnoreHeaderCase(true).setDelimiter(delimiter(text)).get();
-        try (CSVParser rows = CSVParser.parse(new StringReader(text.startsWith("\uFEFF") ? text.substring(1) : text),
-                format)) {
+        try (CSVParser rows = CSVParser.parse(new StringReader(Cells.withoutMark(text)), Cells.readable(text))) {
             requireColumns(rows.getHeaderNames());
             for (CSVRecord row : rows) {
                 if (row.getRecordNumber() > MOST_ROWS) {
@@ -84,9 +81,9 @@ final class LinksReader {
                 new Row(row, rows.getCurrentLineNumber()).put();
             }
         } catch (CSVException e) {
-            problems.add(new Problem("", notATable(e)));
+            problems.add(new Problem("", Cells.notATable(e)));
         } catch (IllegalArgumentException | java.io.UncheckedIOException e) {
-            problems.add(new Problem("", notATable(e)));
+            problems.add(new Problem("", Cells.notATable(e)));
         } catch (IOException e) {
             throw new UncheckedIOException("Impossible state: a text could not be read", e);
         }
@@ -94,12 +91,6 @@ final class LinksReader {
             throw new ProblemsException(problems.list());
         }
         return result();
-    }
-
-    /** Spreadsheets of many countries write semicolons. */
-    private static char delimiter(String text) {
-        String header = text.lines().findFirst().orElse("");
-        return header.chars().filter(c -> c == ';').count() > header.chars().filter(c -> c == ',').count() ? ';' : ',';
     }
 
     private void requireColumns(List<String> header) {
@@ -147,7 +138,7 @@ final class LinksReader {
         }
 
         private String cell(String column) {
-            return cells.isMapped(column) && cells.isSet(column) ? Text.tidy(LinksCsv.unguarded(cells.get(column))).strip() : "";
+            return cells.isMapped(column) && cells.isSet(column) ? Text.tidy(Cells.unguarded(cells.get(column))).strip() : "";
         }
 
         private void fault(String column, String message) {
@@ -300,11 +291,5 @@ final class LinksReader {
                 return null;
             }
         }
-    }
-
-    /** The library's own words say where, seldom what to do. */
-    private static String notATable(Exception e) {
-        return "This is not a table of comma-separated values with the columns' names in its first row: %s."
-                .formatted(Text.shown(String.valueOf(e.getMessage())));
     }
 }

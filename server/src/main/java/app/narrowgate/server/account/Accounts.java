@@ -191,6 +191,7 @@ public class Accounts {
     @Transactional
     public void forget(UUID id) {
         leave(id);
+        events.publishEvent(new Forgotten(id));
         mapper.forget(id, now());
         events.publishEvent(new NamesChanged());
     }

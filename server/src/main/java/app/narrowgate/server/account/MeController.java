@@ -18,7 +18,9 @@ import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -63,13 +65,15 @@ class MeController {
     private final Accounts accounts;
     private final Sessions sessions;
     private final SigningIn signingIn;
+    private final Archive archive;
     private final Audit audit;
     private final TransactionTemplate transactions;
 
-    MeController(Accounts accounts, Sessions sessions, SigningIn signingIn, Audit audit, TransactionTemplate transactions) {
+    MeController(Accounts accounts, Sessions sessions, SigningIn signingIn, Archive archive, Audit audit, TransactionTemplate transactions) {
         this.accounts = accounts;
         this.sessions = sessions;
         this.signingIn = signingIn;
+        this.archive = archive;
         this.audit = audit;
         this.transactions = transactions;
     }
@@ -107,6 +111,14 @@ class MeController {
         if (!sessions.end(who.id(), handle)) {
             throw new NotFoundException("You are not signed in there any more.");
         }
+    }
+
+    @GetMapping(path = "/archive", produces = "application/zip")
+    @Operation(operationId = "archive", summary = "Everything that is kept about oneself, as an archive")
+    ResponseEntity<byte[]> archive(@AuthenticationPrincipal SignedIn who) {
+        audit.note(who.id(), Deed.TAKE_OUT_PERSON, who.id(), "");
+        return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"about-you.zip\"")
+                .body(archive.zip(archive.of(who.id())));
     }
 
     @PostMapping("/leave")

@@ -17,10 +17,11 @@ interface AuditMapper {
             @Param("detail") String detail);
 
     @Select("""
-            select n.id, n.at, a.display_name as actor, n.deed, n.subject as subject_id, s.display_name as subject, n.detail
+            select n.id, n.at, a.display_name as actor, n.deed, n.subject as subject_id, coalesce(s.display_name, p.name) as subject, n.detail
             from audit n
             left join account a on a.id = n.actor and a.forgotten_at is null
             left join account s on s.id = n.subject and s.forgotten_at is null
+            left join person p on p.id = n.subject
             where n.id < #{before} order by n.id desc limit #{most}""")
     List<AuditRow> before(@Param("before") long before, @Param("most") int most);
 }

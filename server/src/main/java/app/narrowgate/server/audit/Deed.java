@@ -18,7 +18,11 @@ public enum Deed implements Coded {
     FORGET("had everything about them deleted:"),
     TAKE_OUT("took out as a file"),
     SHARE_MAP("shared with students"),
-    UNSHARE_MAP("shares no longer with students");
+    UNSHARE_MAP("shares no longer with students"),
+    REMOVE_PERSON("took somebody off the roster"),
+    READ_HEALTH("read what hurts"),
+    WRITE_HEALTH("wrote down what hurts"),
+    TAKE_OUT_PERSON("took out everything about");
 
     private final String title;
 

@@ -2,10 +2,11 @@ package app.narrowgate.server.demo;
 
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.right.Role;
+import java.time.LocalDate;
 import java.util.List;
 
 /** The demo gym as its file tells it; its people and figures are all made up. */
-record DemoGym(String gym, String town, List<Person> people, List<Asked> questions) {
+record DemoGym(String gym, String town, List<Person> people, List<Listed> roster, List<Asked> questions) {
 
     /** Somebody who may sign in, with the written form of what they are in the gym. */
     record Person(String name, String displayName, String password, String role) {
@@ -13,6 +14,14 @@ record DemoGym(String gym, String town, List<Person> people, List<Asked> questio
         Role is() {
             return Coded.require(Role.class, "role", role);
         }
+    }
+
+    /** Somebody on the roster, in one line; without an account they do not sign in, without ailments nothing hurts them. */
+    record Listed(String line, String account, List<Hurt> ailments) {
+    }
+
+    /** What hurts somebody; a day that is missing is not known. */
+    record Hurt(String injury, LocalDate from, LocalDate until, String avoid) {
     }
 
     /** A question that waits for an answer; without a situation it is not placed yet. */

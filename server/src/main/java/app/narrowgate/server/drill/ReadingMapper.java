@@ -19,6 +19,12 @@ interface ReadingMapper {
             on conflict (id) do nothing""")
     int insert(@Param("mapId") UUID mapId, @Param("account") UUID account, @Param("row") ReadingRow row);
 
+    /** All of somebody's, on whatever map. */
+    @Select("""
+            select id, situation, reaction, chosen, correct, answers, milliseconds, at from reading
+            where account = #{account} order by at, id""")
+    List<ReadingRow> every(UUID account);
+
     /** One's own, the newest first. */
     @Select("""
             select id, situation, reaction, chosen, correct, answers, milliseconds, at from reading

@@ -9,6 +9,7 @@ import app.narrowgate.core.map.Occasion;
 import app.narrowgate.core.map.Principle;
 import app.narrowgate.core.map.ThinkingTime;
 import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.person.Pairing;
 import app.narrowgate.core.solve.PartnerRead;
 import app.narrowgate.core.trait.AgeGroup;
 import app.narrowgate.core.trait.Injury;
@@ -23,6 +24,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.UUID;
 
 /** What odds are asked for; whatever is missing takes its usual value. */
 public record OddsQuestion(
@@ -49,16 +51,31 @@ public record OddsQuestion(
         @Parameter(description = "Seconds to react at all; the house's own when missing", example = "0.2")
         @Nullable @DecimalMin("0") @DecimalMax("10") Double thinkBase,
         @Parameter(description = "Seconds for each doubling of the choices; the house's own when missing", example = "0.15")
-        @Nullable @DecimalMin("0") @DecimalMax("10") Double thinkPerBit) {
+        @Nullable @DecimalMin("0") @DecimalMax("10") Double thinkPerBit,
+        @Parameter(description = "Somebody on the roster who is below; with who is on top, their sizes, level and what hurts hold over "
+                + "the saved matchup's") @Nullable UUID you,
+        @Parameter(description = "Somebody on the roster who is on top") @Nullable UUID they) {
 
     private static final String BY_CONDITION = "any";
+
+    /** The same for two people: what is asked for besides holds over what is known of them. */
+    OddsQuestion between(Pairing pairing) {
+        return new OddsQuestion(aim, read, late, matchup, or(weightGap, pairing.weightGap().orElse(null)),
+                or(heightGap, pairing.heightGap().orElse(null)), jacket, setting, or(age, pairing.age().code()),
+                or(level, pairing.level().map(Coded::code).orElse(null)),
+                injury == null ? pairing.injuries().stream().map(Coded::code).sorted().toList() : injury, stance, thinkBase, thinkPerBit,
+                null, null);
+    }
 
     /**
      * The setting for a map.
      *
-     * @throws RefusedException when something named is not on the map
+     * @throws RefusedException when something named is not on the map, or two people are named and not looked up yet
      */
     public Setting toSetting(MapIndex index) {
+        if (you != null || they != null) {
+            throw new IllegalStateException("Two people are looked up first");
+        }
         Id aimId = aim == null || aim.isBlank() ? index.map().aims().get(0).id() : Id.of(aim);
         ThinkingTime thinking = new ThinkingTime(or(thinkBase, index.map().house().thinking().base()),
                 or(thinkPerBit, index.map().house().thinking().perBit()));

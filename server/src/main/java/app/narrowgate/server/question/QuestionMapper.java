@@ -29,6 +29,14 @@ interface QuestionMapper {
             where q.map_id = #{mapId} and q.id = #{id}""")
     Optional<QuestionRow> byId(@Param("mapId") UUID mapId, @Param("id") UUID id);
 
+    @Select("""
+            select q.id, q.words, q.situation, q.reaction, q.response, q.author, a.display_name as author_name, q.at
+            from question q
+            join account a on a.id = q.author
+            where q.author = #{author}
+            order by q.at, q.id""")
+    List<QuestionRow> by(UUID author);
+
     /** A question that is there already stays as it is: the same one, sent again over a bad connection. */
     @Insert("""
             insert into question (id, map_id, words, situation, author, at)

@@ -13,6 +13,7 @@ import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
 import app.narrowgate.server.odds.AnalysisViews;
 import app.narrowgate.server.odds.AnswerStore;
+import app.narrowgate.server.odds.Pairs;
 import app.narrowgate.server.odds.SolvedMaps;
 import app.narrowgate.server.review.Reviews;
 import io.swagger.v3.oas.annotations.Operation;
@@ -48,16 +49,18 @@ class RunController {
     private final MapStore maps;
     private final SolvedMaps solved;
     private final AnswerStore answers;
+    private final Pairs pairs;
     private final Reviews reviews;
     private final RunRegistry registry;
     private final RunWorker worker;
     private final Clock clock;
 
-    RunController(MapStore maps, SolvedMaps solved, AnswerStore answers, Reviews reviews, RunRegistry registry,
+    RunController(MapStore maps, SolvedMaps solved, AnswerStore answers, Pairs pairs, Reviews reviews, RunRegistry registry,
             RunWorker worker, Clock clock) {
         this.maps = maps;
         this.solved = solved;
         this.answers = answers;
+        this.pairs = pairs;
         this.reviews = reviews;
         this.registry = registry;
         this.worker = worker;
@@ -68,8 +71,9 @@ class RunController {
     @ResponseStatus(HttpStatus.ACCEPTED)
     @Operation(operationId = "startRun", summary = "Start a long computation, or join the same one",
             description = "What is soon over comes back done. One that nobody asks for any more is stopped.")
-    RunView start(@PathVariable UUID mapId, @Valid @RequestBody RunRequest request,
+    RunView start(@PathVariable UUID mapId, @Valid @RequestBody RunRequest asked,
             @AuthenticationPrincipal SignedIn who) {
+        RunRequest request = asked.about(pairs.put(asked.question()));
         StoredMap map = maps.head(mapId);
         Setting setting = request.question().toSetting(map.index());
         if (request.kind().equals("cut") && request.threshold() == null) {

@@ -24,4 +24,9 @@ record RunRequest(@NotNull @Pattern(regexp = "simulation|gates|cut|review|compar
         @Schema(example = "simulation") String kind, @NotNull @Valid OddsQuestion question,
         @Nullable @Min(1) @Max(1_000_000) Integer rounds, @Nullable Long seed, @Nullable String from,
         @Nullable @DecimalMin("0") @DecimalMax("1") Double threshold, @Nullable UUID before) {
+
+    /** The same about another question. */
+    RunRequest about(OddsQuestion other) {
+        return new RunRequest(kind, other, rounds, seed, from, threshold, before);
+    }
 }

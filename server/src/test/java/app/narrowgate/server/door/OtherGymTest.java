@@ -66,6 +66,9 @@ class OtherGymTest {
     private static void leaveSomethingInEveryTable() {
         tamsin.post("/api/invitations", "{\"role\":\"student\",\"whom\":\"the tall one\",\"address\":\"tall@mats.example\"}");
         tamsin.post(map + "/versions", "{\"revision\":1,\"name\":\"At the beginning\"}");
+        String person = tamsin.post("/api/people", "{\"people\":[{\"name\":\"Pell\",\"age\":\"adults\",\"notes\":\"\"}]}").json().get(0)
+                .get("id").stringValue();
+        tamsin.put("/api/people/%s/health".formatted(person), "{\"ailments\":[{\"injury\":\"knee\",\"avoid\":\"\"}]}");
         String dismissal = """
                 {"kind":"unanswered-response","place":"side-framed-bridge","response":"x","reason":"%s"}""";
         tamsin.put(map + "/review/dismissals", dismissal.formatted("Nobody does that"));
@@ -110,7 +113,7 @@ class OtherGymTest {
         Map<String, List<String>> known = new HashMap<>();
         try (Connection behind = server.behind(); Statement statement = behind.createStatement()) {
             for (Map.Entry<String, String> id : Map.of("mapId", "map", "drill", "drill", "question", "question", "version", "map_version",
-                    "member", "account", "invitation", "invitation").entrySet()) {
+                    "member", "account", "invitation", "invitation", "person", "person", "you", "person", "they", "person").entrySet()) {
                 known.put(id.getKey(), List.of(only(statement, "select id from %s where gym_id = '%s' limit 1".formatted(id.getValue(), gym))
                         .toString()));
             }

@@ -120,7 +120,13 @@ public final class Fuzzer {
         }
         if (known.containsKey(name) && chance(0.8)) {
             String value = pick(known.get(name));
-            return isNumber(schema) ? value : JSON.writeValueAsString(value);
+            if (!isNumber(schema)) {
+                return JSON.writeValueAsString(value);
+            }
+            if (value.matches("\\d+")) {
+                return value;
+            }
+            // The same name stands for an id elsewhere.
         }
         return switch (type(schema)) {
             case "object" -> object(schema, depth);

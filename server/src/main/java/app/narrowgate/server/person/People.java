@@ -1,0 +1,186 @@
+package app.narrowgate.server.person;
+
+import app.narrowgate.core.check.RefusedException;
+import app.narrowgate.core.person.Ailment;
+import app.narrowgate.core.person.Pairing;
+import app.narrowgate.core.person.Person;
+import app.narrowgate.core.right.Right;
+import app.narrowgate.core.trait.Injury;
+import app.narrowgate.server.account.Accounts;
+import app.narrowgate.server.account.Archive;
+import app.narrowgate.server.account.Forgotten;
+import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.audit.Audit;
+import app.narrowgate.server.audit.Deed;
+import app.narrowgate.server.problem.ConflictException;
+import app.narrowgate.server.problem.NotFoundException;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The roster of the gym in whose name this is asked. */
+@Service
+public class People {
+
+    /** More than any gym has on its books. */
+    static final int MOST = 5_000;
+
+    /** Two people as they are reckoned with, and what they are called. */
+    public record Pair(String you, String they, Pairing pairing) {
+    }
+
+    private final PersonMapper mapper;
+    private final Accounts accounts;
+    private final PersonKept kept;
+    private final Archive archive;
+    private final Audit audit;
+    private final Clock clock;
+
+    People(PersonMapper mapper, Accounts accounts, PersonKept kept, Archive archive, Audit audit, Clock clock) {
+        this.mapper = mapper;
+        this.accounts = accounts;
+        this.kept = kept;
+        this.archive = archive;
+        this.audit = audit;
+        this.clock = clock;
+    }
+
+    List<PersonRow> all() {
+        return mapper.all();
+    }
+
+    PersonRow one(UUID id) {
+        return mapper.byId(id).orElseThrow(() -> new NotFoundException("Nobody on the roster has the id " + id + "."));
+    }
+
+    /** Adds people; all of them, or none. */
+    @Transactional
+    List<PersonRow> add(List<Person> people) {
+        int there = mapper.count();
+        if (there + people.size() > MOST) {
+            throw new RefusedException("With these there would be %d people on the roster; at most %d fit.".formatted(there + people.size(), MOST));
+        }
+        Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
+        List<PersonRow> rows = people.stream().map(person -> PersonRow.of(UUID.randomUUID(), 1, person, now)).toList();
+        rows.forEach(mapper::insert);
+        return rows;
+    }
+
+    /** Adds one person, and gives the id. */
+    @Transactional
+    public UUID add(Person person) {
+        return add(List.of(person)).get(0).id();
+    }
+
+    /**
+     * Changes what is known of somebody.
+     *
+     * @throws ConflictException where somebody else has changed it since that version
+     */
+    @Transactional
+    PersonRow change(UUID id, int version, Person person) {
+        PersonRow before = one(id);
+        if (mapper.update(PersonRow.of(id, version, person, before.createdAt()), version) == 0) {
+            throw new ConflictException("Somebody else has changed what is known of %s meanwhile. Look at it again; what you typed is still here."
+                    .formatted(before.name()), Map.of());
+        }
+        return one(id);
+    }
+
+    /** Takes somebody off the roster, with everything that is known of them. */
+    @Transactional
+    void remove(UUID id, SignedIn by) {
+        one(id);
+        mapper.delete(id);
+        audit.note(by.id(), Deed.REMOVE_PERSON, "");
+    }
+
+    /** Takes whoever is forgotten off the roster, too. */
+    @EventListener
+    void forget(Forgotten forgotten) {
+        mapper.deleteByAccount(forgotten.account());
+    }
+
+    /**
+     * Everything that is known of somebody, and of them as a member; that it was taken out is noted.
+     *
+     * @return files of an archive, by their names
+     */
+    @Transactional
+    Map<String, Object> everything(UUID id, SignedIn by) {
+        PersonRow row = one(id);
+        audit.note(by.id(), Deed.TAKE_OUT_PERSON, id, "");
+        Map<String, Object> files = new LinkedHashMap<>();
+        if (row.accountName() != null) {
+            files.putAll(archive.of(row.account()));
+        }
+        files.put(kept.file(), List.of(kept.told(row)));
+        return files;
+    }
+
+    /** Says by which account somebody signs in; none where it is empty. */
+    @Transactional
+    public void link(UUID id, Optional<UUID> account) {
+        one(id);
+        account.ifPresent(one -> {
+            accounts.member(one);
+            mapper.unlink(one);
+        });
+        mapper.link(id, account.orElse(null));
+    }
+
+    /** What hurts somebody; that it was read is noted. */
+    @Transactional
+    List<Ailment> health(UUID id, SignedIn by) {
+        one(id);
+        audit.note(by.id(), Deed.READ_HEALTH, id, "");
+        return mapper.ailments(id).stream().map(AilmentRow::ailment).toList();
+    }
+
+    /** Writes down what hurts somebody. */
+    @Transactional
+    public List<Ailment> write(UUID id, List<Ailment> ailments, SignedIn by) {
+        one(id);
+        mapper.clearAilments(id);
+        for (int i = 0; i < ailments.size(); i++) {
+            mapper.insertAilment(id, i, AilmentRow.of(ailments.get(i)));
+        }
+        audit.note(by.id(), Deed.WRITE_HEALTH, id, "");
+        return List.copyOf(ailments);
+    }
+
+    /**
+     * What two people make of a matchup. What hurts the one below counts only for whoever may know of it.
+     *
+     * @throws NotFoundException where one of them is not on the roster
+     * @throws RefusedException where one is a child and the other is not
+     */
+    public Pair pair(UUID you, UUID they, SignedIn by) {
+        if (!by.may(Right.SEE_PEOPLE)) {
+            throw new RefusedException("You do not see the roster, so no two of it can be reckoned with.");
+        }
+        PersonRow below = one(you);
+        PersonRow above = one(they);
+        if (you.equals(they)) {
+            throw new RefusedException("%s cannot be under themselves; choose two people.".formatted(below.name()));
+        }
+        if (Pairing.mixesAges(below.person(), above.person())) {
+            throw new RefusedException("%s and %s are a child and a grown-up; no round is reckoned for them.".formatted(below.name(), above.name()));
+        }
+        LocalDate today = clock.instant().atZone(ZoneOffset.UTC).toLocalDate();
+        Set<Injury> hurt = by.may(Right.READ_HEALTH)
+                ? Ailment.on(today, mapper.ailments(you).stream().map(AilmentRow::ailment).toList()) : Set.of();
+        return new Pair(below.name(), above.name(), Pairing.of(below.person(), hurt, above.person()));
+    }
+}

@@ -1,0 +1,2 @@
+export { PairPick } from "./PairPick";
+export { pairInWords, usePair, usePeople } from "./pair";
