@@ -59,10 +59,26 @@ export function Failed({ problem, retry }: { problem: Problem; retry: () => void
     <div className="max-w-xl space-y-3 p-5">
       <Refused problem={problem} />
       {passing && <p className="text-quiet">This page goes on by itself as soon as it can.</p>}
-      <button type="button" className="plate" onClick={retry}>
-        Try again
-      </button>
+      <p className="flex flex-wrap items-center gap-x-5 gap-y-2">
+        <button type="button" className="plate" onClick={retry}>
+          Try again
+        </button>
+        {!passing && <WithoutTheTwo />}
+      </p>
     </div>
+  );
+}
+
+/** The way on where it is reckoned for two people of whom one is gone, or who make no pair. */
+function WithoutTheTwo() {
+  const address = new URL(window.location.href);
+  if (!address.searchParams.has("you")) return null;
+  address.searchParams.delete("you");
+  address.searchParams.delete("they");
+  return (
+    <a className="word inline-flex min-h-9 items-center" href={address.href}>
+      Reckon it for nobody in particular
+    </a>
   );
 }
 

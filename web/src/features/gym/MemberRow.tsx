@@ -132,7 +132,8 @@ function PutOut({
     >
       <p className="mt-2">
         {member.displayName} is signed out at once and cannot sign in any more. What they wrote stays. With
-        the name forgotten, nobody can tell any more whose it was, and nobody can bring that back.
+        the name forgotten, nobody can tell any more whose it was, what stands about them on the roster goes,
+        and nobody can bring that back.
       </p>
       {putOut.isError && <Refused problem={problemOf(putOut.error)} />}
       <div className="mt-4 flex flex-wrap items-center gap-x-5 gap-y-2">

@@ -20,8 +20,14 @@ export function PairPick({
   const pair = usePair(you, they);
   const below = useId();
   const above = useId();
-  if (!may || !people || people.length < 2) return null;
-  const choices = people.map((person) => ({ id: person.id, title: person.name }));
+  // There from the first, whether people have been fetched or not, so that nothing moves when they are.
+  if (!may) return null;
+  const ageOf = (id: string | undefined) => people?.find((person) => person.id === id)?.age;
+  /** Who can stand against somebody: no round is made of a child and a grown-up. */
+  const against = (other: string | undefined) =>
+    (people ?? [])
+      .filter((person) => ageOf(other) === undefined || person.age === ageOf(other))
+      .map((person) => ({ id: person.id, title: person.name }));
   return (
     <div className="col-span-full border-t border-rule pt-1">
       <div className="flex flex-wrap items-end gap-x-4 gap-y-1">
@@ -34,7 +40,7 @@ export function PairPick({
             label="Below, from the roster"
             value={you ?? ""}
             none="nobody in particular"
-            choices={choices}
+            choices={against(they)}
             onChange={(id) => onChange({ you: id || undefined, they })}
           />
         </div>
@@ -47,7 +53,7 @@ export function PairPick({
             label="On top, from the roster"
             value={they ?? ""}
             none="nobody in particular"
-            choices={choices}
+            choices={against(you)}
             onChange={(id) => onChange({ you, they: id || undefined })}
           />
         </div>

@@ -106,7 +106,7 @@ function Account({ person }: { person: Person }) {
     <section>
       <Labelled label="Signs in as">
         <select
-          className="box mt-0.5 max-w-xs"
+          className="box mt-0.5 block max-w-xs"
           value={person.account ?? ""}
           disabled={!members.data || link.isPending}
           onChange={(event) => link.mutate(event.target.value || undefined)}

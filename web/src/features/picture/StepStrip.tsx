@@ -2,7 +2,7 @@ import { useState, type KeyboardEvent, type ReactNode } from "react";
 import type { Schemas } from "../../api/client";
 import { indexOf } from "../../model/mapIndex";
 import { TwoBodies } from "../../ui/body/TwoBodies";
-import { usePicture, useWay } from "./pictures";
+import { usePicture, usePictures, useWay } from "./pictures";
 
 /** How the steps of a technique fall to its pictures: as evenly as they can, in order. */
 export function shared<T>(steps: readonly T[], pictures: number): T[][] {
@@ -16,6 +16,7 @@ function useDrawnWay(map: Schemas["Map"], from: string, to: string) {
   const begins = usePicture(map, from);
   const lands = usePicture(map, to);
   const isDrawn = begins !== undefined && lands !== undefined;
+  const onItsWay = usePictures(map).isPending;
   const way = useWay(map, from, to, isDrawn);
   const drawings = way.data?.drawings ?? [];
   const last = drawings.length - 1;
@@ -47,7 +48,7 @@ function useDrawnWay(map: Schemas["Map"], from: string, to: string) {
       className={className}
     />
   );
-  return { isDrawn, way, drawings, name, drawn };
+  return { isDrawn, onItsWay, way, drawings, name, drawn };
 }
 
 /**
@@ -125,8 +126,8 @@ export function StepRow({
   to: string;
   steps: ReactNode[];
 }) {
-  const { isDrawn, way, drawings, drawn } = useDrawnWay(map, from, to);
-  if (!isDrawn || steps.length === 0 || way.isError) return null;
+  const { isDrawn, onItsWay, way, drawings, drawn } = useDrawnWay(map, from, to);
+  if ((!isDrawn && !onItsWay) || steps.length === 0 || way.isError) return null;
   const parts = shared(steps, Math.max(drawings.length, 1));
   return (
     // As high before it is drawn as after it, so that nothing under it moves.

@@ -3,7 +3,7 @@ import type { Schemas } from "../../api/client";
 import { indexOf } from "../../model/mapIndex";
 import { TwoBodies } from "../../ui/body/TwoBodies";
 import { PlacePicture } from "./PlacePicture";
-import { useAbove, usePicture } from "./pictures";
+import { useAbove, usePicture, usePictures } from "./pictures";
 
 /** The picture of a place, with the view from above as an inset where somebody asks for it. */
 export function TwoViews({
@@ -19,17 +19,16 @@ export function TwoViews({
   const [above, setAbove] = useState(false);
   const seen = useAbove(map, place, above);
   const picture = usePicture(map, place);
-  if (!picture) return null;
+  const onItsWay = usePictures(map).isPending;
+  if (!picture && !onItsWay) return null;
   return (
     <div>
-      <PlacePicture
-        map={map}
-        place={place}
-        width={340}
-        className={`mx-auto w-full ${low ? "max-h-[190px]" : "max-h-[340px]"}`}
-      />
+      {/* As high as it will be, so that nothing below it moves once it is there. */}
+      <div className={low ? "h-[190px]" : "h-[270px] wide:h-[340px]"}>
+        <PlacePicture map={map} place={place} width={340} className="size-full" />
+      </div>
       <div className="flex items-start justify-between gap-3 max-mid:-mt-8">
-        {above && seen.data && (
+        {above && seen.data && picture && (
           <TwoBodies
             picture={{ ...picture, ...seen.data, drawing: "", swapped: false }}
             held={indexOf(map).situation(place)?.held ?? {}}
@@ -38,7 +37,13 @@ export function TwoViews({
             className="max-h-40 w-[180px] border border-rule"
           />
         )}
-        <button type="button" className="word ml-auto" aria-pressed={above} onClick={() => setAbove(!above)}>
+        <button
+          type="button"
+          className="word ml-auto"
+          disabled={!picture}
+          aria-pressed={above}
+          onClick={() => setAbove(!above)}
+        >
           {above ? "not from above" : "from above"}
         </button>
       </div>

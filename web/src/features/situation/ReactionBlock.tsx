@@ -97,8 +97,11 @@ export function ReactionBlock({
           </button>
         </h3>
         {open && hangs && (
-          <span className="border border-ink bg-signal px-1.5 text-on-signal">
-            the map hangs on it: −{tenths(hangs.lost)} without
+          // On a phone in a line of its own, under the name.
+          <span className="max-mid:order-last max-mid:w-full">
+            <span className="border border-ink bg-signal px-1.5 text-on-signal">
+              the map hangs on it: −{tenths(hangs.lost)} without
+            </span>
           </span>
         )}
         {!open && odds.usable && odds.known && (

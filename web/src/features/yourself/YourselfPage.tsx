@@ -259,7 +259,7 @@ function Leaving({ gym }: { gym: string }) {
             </label>
             <label className="flex min-h-9 items-center gap-2">
               <input type="radio" name="name" checked={forgotten} onChange={() => setForgotten(true)} />
-              goes: forget me; nobody can bring it back
+              goes, and what the roster says of me: forget me; nobody can bring it back
             </label>
           </fieldset>
           <Labelled label="Your password" error={missing}>

@@ -247,7 +247,7 @@ class DoorStory extends Story {
         comeIn(member, "Hollin Reed", "hollin");
         member.navigate(app.address() + "/yourself");
         button(member, "Leave the gym …").click();
-        member.getByLabel("goes: forget me; nobody can bring it back").check();
+        member.getByLabel("goes, and what the roster says of me: forget me; nobody can bring it back").check();
         button(member, "Leave, and forget me").click();
         assertThat(alert(member)).hasText("Write your password.");
         member.getByLabel("Your password").fill(PASSWORD);

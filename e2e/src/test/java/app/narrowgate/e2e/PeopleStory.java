@@ -34,12 +34,12 @@ class PeopleStory extends Story {
     @Test
     void aLineAPersonIsFastEnough() {
         Page page = roster();
-        page.getByLabel("A line each: the name, then what is known").fill("Thorn Alder, 81 kg, 5'11, beginner\nYarrow Peel, 58 kgs\n");
+        page.getByLabel("A line each: the name, then what is known").fill("Thorn Alder, 81 kg, 5'11, beginner\nYarrow Peel, 58 stone\n");
         button(page, "Look at them").click();
         assertThat(alert(page)).containsText("Line 2:");
         assertThat(button(page, "Add one person")).isDisabled();
         page.reload();
-        assertThat(page.getByLabel("A line each: the name, then what is known")).hasValue(Pattern.compile("Yarrow Peel, 58 kgs"));
+        assertThat(page.getByLabel("A line each: the name, then what is known")).hasValue(Pattern.compile("Yarrow Peel, 58 stone"));
         page.getByLabel("A line each: the name, then what is known")
                 .fill("Thorn Alder, 81 kg, 5'11, beginner\nYarrow Peel, 58 kg\nWren Askeby, 62 kg");
         button(page, "Look at them").click();
@@ -73,7 +73,7 @@ class PeopleStory extends Story {
         button(page, "Show what hurts").click();
         assertThat(page.getByText("Nothing is written down.")).isVisible();
         button(page, "Write something down").click();
-        page.getByLabel("What", EXACT).selectOption("shoulder");
+        page.getByRole(AriaRole.COMBOBOX, exactly("What")).selectOption("shoulder");
         page.getByLabel("From").fill("2026-03-05");
         page.getByLabel("Until, if known").fill("2026-03-01");
         page.getByLabel("What to avoid").fill("no posting on the hand");
@@ -134,10 +134,24 @@ class PeopleStory extends Story {
         assertThat(page.getByText("Juno Withers under Ivo Pendlewick")).isVisible();
         button(page, "Change places").click();
         assertThat(page.getByText("Ivo Pendlewick under Juno Withers, 60 kg lighter and 33 cm shorter")).isVisible();
-        pick(page, "Below, from the roster", "Pip");
-        assertThat(alert(page).first()).containsText("a child and a grown-up");
+        Locator below = page.getByRole(AriaRole.COMBOBOX, exactly("Below, from the roster"));
+        below.fill("Pip");
+        assertThat(page.getByRole(AriaRole.LISTBOX, exactly("Below, from the roster")).getByRole(AriaRole.OPTION)).hasCount(0);
+        page.keyboard().press("Escape");
         button(page, "Nobody in particular").click();
         assertThat(page.getByText("Even pair").first()).isVisible();
+        assertThat(page.getByText("under Juno Withers")).hasCount(0);
+    }
+
+    /** A link that names somebody who has gone from the roster leaves a way on. */
+    @Test
+    void whoIsGoneFromTheRosterIsNoDeadEnd() {
+        Page page = browser.signedIn();
+        String nobody = "00000000-0000-0000-0000-000000000001";
+        go(page, "/at/mount-low?you=%s&they=%s".formatted(nobody, nobody));
+        assertThat(alert(page)).containsText("Nobody on the roster");
+        page.getByRole(AriaRole.LINK, named("Reckon it for nobody in particular")).click();
+        assertThat(page.getByTestId("odds")).isVisible();
     }
 
     @Test

@@ -26,7 +26,7 @@ public final class PersonLine {
     private static final double CENTIMETRES_PER_INCH = 2.54;
     private static final int INCHES_PER_FOOT = 12;
 
-    private static final Pattern NUMBER = Pattern.compile("(\\d{1,3}(?:[.,]\\d{1,2})?)\\s*(kg|lbs?|cm|m)?");
+    private static final Pattern NUMBER = Pattern.compile("(\\d{1,3}(?:[.,]\\d{1,2})?)\\s*(kgs?|kilos?|lbs?|cm|m)?");
     private static final Pattern FEET = Pattern.compile("(\\d)\\s*(?:ft|'|’|′)\\s*(\\d{1,2})?\\s*(?:in|\"|”|″|'')?");
     private static final Pattern DAY = Pattern.compile("(?:since\\s+)?(\\d{4})-(\\d{1,2})(?:-(\\d{1,2}))?");
 
@@ -101,7 +101,7 @@ public final class PersonLine {
 
     private void number(double value, String unit, String part) {
         switch (unit) {
-            case "kg" -> weight = once(weight, value, "weight", part);
+            case "kg", "kgs", "kilo", "kilos" -> weight = once(weight, value, "weight", part);
             case "lb", "lbs" -> weight = once(weight, tenth(value * KILOGRAMS_PER_POUND), "weight", part);
             case "cm" -> height = once(height, value, "height", part);
             case "m" -> height = once(height, tenth(value * 100), "height", part);

@@ -35,7 +35,7 @@ class PersonLineTest {
     /** A pound is 0.45359237 kg and an inch 2.54 cm (international yard and pound agreement, 1959). */
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"A, 62, 171 | 62 | 171", "A,62,171 | 62 | 171", "A, 62,5, 171 | 62.5 | 171", "A; 137 lb; 5'7\" | 62.1 | 170.2",
-        "A, 200 lbs, 6 ft | 90.7 | 182.9", "A, 1.71 m, 62.5kg | 62.5 | 171", "A, 5 ft 11, 80 | 80 | 180.3"})
+        "A, 200 lbs, 6 ft | 90.7 | 182.9", "A, 1.71 m, 62.5kgs | 62.5 | 171", "A, 5 ft 11, 80 | 80 | 180.3"})
     void sizesAreTurnedIntoKilogramsAndCentimetres(String line, double weight, double height) {
         Person person = PersonLine.read(line);
         assertThat(person.weight()).contains(weight);
