@@ -33,9 +33,10 @@ export function number(value: number): string {
   return String(Math.round(value * 10) / 10);
 }
 
+/** After a change of the roster: whatever was reckoned for two of it is reckoned anew, too. */
 function useAfter() {
   const queries = useQueryClient();
-  return () => askAgain(queries, { queryKey: ["people"] });
+  return () => askAgain(queries, { predicate: (query) => query.queryKey[0] !== "health" });
 }
 
 export function useAddPeople() {
@@ -64,10 +65,8 @@ export function useRemovePerson(person: string) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: () => unwrapNothing(api.DELETE("/api/people/{person}", { params: { path: { person } } })),
-    onSuccess: async () => {
-      queries.removeQueries({ queryKey: ["people", person] });
-      await askAgain(queries, { queryKey: ["people"], exact: true });
-    },
+    // Whoever is gone is not asked for any more.
+    onSuccess: () => askAgain(queries, { predicate: ({ queryKey }) => queryKey[1] !== person }),
   });
 }
 
@@ -93,12 +92,13 @@ export function useHealth(person: string, wanted: boolean) {
 
 export function useWriteHealth(person: string) {
   const queries = useQueryClient();
+  const after = useAfter();
   return useMutation({
     mutationFn: (ailments: Schemas["Ailment"][]) =>
       unwrap(api.PUT("/api/people/{person}/health", { params: { path: { person } }, body: { ailments } })),
     onSuccess: async (written) => {
       queries.setQueryData(["health", person], written);
-      await askAgain(queries, { queryKey: ["people", "pair"] });
+      await after();
     },
   });
 }
