@@ -5,6 +5,7 @@ import { Link, Navigate, Route, Routes } from "react-router";
 import { onNotLetIn, problemOf } from "../api/client";
 import { MapPage, paths, useMaps } from "../features/map";
 import { markEnded, Only, SignIn, useMay, useSession } from "../features/session";
+import { Door } from "../ui/Door";
 import { Failed, Loading } from "../ui/Notice";
 import { onOther } from "../ui/kept";
 import { useTheme } from "../ui/theme";
@@ -154,12 +155,9 @@ function Gatekeeper({ children }: { children: ReactNode }) {
   // eslint-disable-next-line react-hooks/refs -- whether the page below is open decides, not what it shows
   if (!signedIn && !wasIn.current) {
     return (
-      <main className="grid min-h-dvh place-items-center p-4">
-        {/* The gate is the page: its two posts, and it opens once. */}
-        <span aria-hidden="true" className="door-post left-0" />
-        <span aria-hidden="true" className="door-post right-0" />
+      <Door>
         <SignIn houseIsEmpty={session.data.houseIsEmpty} />
-      </main>
+      </Door>
     );
   }
   return (

@@ -1,5 +1,5 @@
 import { expect, it } from "vitest";
-import { whenInWords } from "./when";
+import { dayInWords, whenInWords } from "./when";
 
 const NOW = new Date(2026, 10, 27, 8, 0);
 
@@ -11,4 +11,8 @@ it.each([
   [new Date(2026, 10, 27, 8, 2), /^today/],
 ])("tells %s by the day", (at, words) => {
   expect(whenInWords(at.toISOString(), NOW)).toMatch(words);
+});
+
+it("tells a day as it was written, west of Greenwich as well", () => {
+  expect(dayInWords("2014-09-01")).toBe(dayInWords(new Date(2014, 8, 1, 12).toISOString()));
 });

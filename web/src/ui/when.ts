@@ -14,7 +14,13 @@ export function whenInWords(at: string, now: Date = new Date()): string {
   return `${dayInWords(at)} ${time}`;
 }
 
-/** The day of a moment. */
+/** A day by its own figures, which is the same day everywhere; a moment otherwise. */
+function local(at: string): Date {
+  const day = /^(\d{4})-(\d{2})-(\d{2})$/.exec(at);
+  return day ? new Date(Number(day[1]), Number(day[2]) - 1, Number(day[3])) : new Date(at);
+}
+
+/** A day, or the day of a moment. */
 export function dayInWords(at: string): string {
-  return new Date(at).toLocaleDateString(undefined, { day: "numeric", month: "short", year: "numeric" });
+  return local(at).toLocaleDateString(undefined, { day: "numeric", month: "short", year: "numeric" });
 }

@@ -5,7 +5,8 @@ import { Heading } from "../../ui/Heading";
 import { Loading, Refused } from "../../ui/Notice";
 import { whenInWords } from "../../ui/when";
 import { PasswordFields, passwordProblem, ROLE_ABOUT, roleTitle, useComeIn, useSession } from "../session";
-import { Door } from "./Door";
+import { Door } from "../../ui/Door";
+import { DoorForm } from "./DoorForm";
 import { NameFields, namesProblems } from "./Names";
 import { useToken } from "./token";
 
@@ -20,36 +21,39 @@ export function ComeInPage() {
     retry: false,
     staleTime: Infinity,
   });
-  if (token === "" || offer.isError) {
-    return (
-      <Door>
-        <Heading size="door">Narrow Gate</Heading>
-        {offer.isError ? (
-          <Refused problem={problemOf(offer.error)} />
-        ) : (
-          <p>The link is cut off: what opens the door stands behind the sign # in it. Copy all of it.</p>
-        )}
-        <p>
-          <a className="link" href="/">
-            Sign in instead
-          </a>
-        </p>
-      </Door>
-    );
-  }
-  if (!offer.data) return <Loading what="Opening" />;
+  if (token !== "" && !offer.isError && !offer.data) return <Loading what="Opening" />;
   return (
     <Door>
-      {session.data?.signedIn && (
-        <p className="border-l-4 border-signal py-0.5 pl-3">
-          On this device {session.data.displayName} is signed in. Whoever comes in here takes over.
-        </p>
-      )}
-      {offer.data.kind === "join" ? (
-        <Join token={token} offer={offer.data} />
-      ) : (
-        <NewPassword token={token} offer={offer.data} />
-      )}
+      <div className="w-full max-w-sm space-y-5 bg-ground p-6">
+        {!offer.data ? (
+          <>
+            <Heading size="door">Narrow Gate</Heading>
+            {offer.isError ? (
+              <Refused problem={problemOf(offer.error)} />
+            ) : (
+              <p>The link is cut off: what opens the door stands behind the sign # in it. Copy all of it.</p>
+            )}
+            <p>
+              <a className="link" href="/">
+                Sign in instead
+              </a>
+            </p>
+          </>
+        ) : (
+          <>
+            {session.data?.signedIn && (
+              <p className="border-l-4 border-signal py-0.5 pl-3">
+                On this device {session.data.displayName} is signed in. Whoever comes in here takes over.
+              </p>
+            )}
+            {offer.data.kind === "join" ? (
+              <Join token={token} offer={offer.data} />
+            ) : (
+              <NewPassword token={token} offer={offer.data} />
+            )}
+          </>
+        )}
+      </div>
     </Door>
   );
 }
@@ -57,94 +61,54 @@ export function ComeInPage() {
 function Join({ token, offer }: { token: string; offer: Schemas["Offered"] }) {
   const [names, setNames] = useState({ name: "", displayName: "" });
   const [password, setPassword] = useState("");
-  const [tried, setTried] = useState(false);
   const comeIn = useComeIn();
   const join = useMutation({
     mutationFn: () => unwrap(api.POST("/api/invitations/join", { body: { token, ...names, password } })),
     onSuccess: comeIn,
   });
-  const wrong = Object.values({ ...namesProblems(names), password: passwordProblem(password) }).some(Boolean);
   return (
-    <form
-      className="space-y-5"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        setTried(true);
-        if (!wrong) join.mutate();
-      }}
-    >
-      <div>
-        <Heading size="door">{offer.gym}</Heading>
-        <p className="mt-1">
+    <DoorForm
+      title={offer.gym}
+      about={
+        <>
           You are invited as <strong>{roleTitle(offer.role).toLowerCase()}</strong>, who{" "}
           {ROLE_ABOUT[offer.role]}. <span className="text-quiet">Until {whenInWords(offer.expiresAt)}.</span>
+        </>
+      }
+      fields={(tried) => (
+        <>
+          <NameFields value={names} tried={tried} onChange={setNames} />
+          <PasswordFields value={password} tried={tried} onChange={setPassword} />
+        </>
+      )}
+      problems={[...Object.values(namesProblems(names)), passwordProblem(password)]}
+      send={join}
+      submit="Come in"
+      foot={
+        <p className="text-quiet">
+          The gym keeps your name and what you do here, such as how fast you read a cue. You can look at it,
+          leave, and have it forgotten, under “Yourself”.
         </p>
-      </div>
-      <NameFields
-        value={names}
-        tried={tried}
-        onChange={(value) => {
-          join.reset();
-          setNames(value);
-        }}
-      />
-      <PasswordFields
-        value={password}
-        tried={tried}
-        onChange={(value) => {
-          join.reset();
-          setPassword(value);
-        }}
-      />
-      {join.isError && <Refused problem={problemOf(join.error)} />}
-      <button type="submit" className="plate w-full" disabled={join.isPending}>
-        Come in
-      </button>
-      <p className="text-quiet">
-        The gym keeps your name and what you do here, such as how fast you read a cue. You can look at it,
-        leave, and have it forgotten, under “Yourself”.
-      </p>
-    </form>
+      }
+    />
   );
 }
 
 function NewPassword({ token, offer }: { token: string; offer: Schemas["Offered"] }) {
   const [password, setPassword] = useState("");
-  const [tried, setTried] = useState(false);
   const comeIn = useComeIn();
   const choose = useMutation({
     mutationFn: () => unwrap(api.POST("/api/invitations/password", { body: { token, password } })),
     onSuccess: comeIn,
   });
   return (
-    <form
-      className="space-y-5"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        setTried(true);
-        if (passwordProblem(password) === undefined) choose.mutate();
-      }}
-    >
-      <div>
-        <Heading size="door">A new password</Heading>
-        <p className="mt-1">
-          For {offer.displayName} at {offer.gym}. Wherever you are still signed in, you are signed out.
-        </p>
-      </div>
-      <PasswordFields
-        value={password}
-        tried={tried}
-        onChange={(value) => {
-          choose.reset();
-          setPassword(value);
-        }}
-      />
-      {choose.isError && <Refused problem={problemOf(choose.error)} />}
-      <button type="submit" className="plate w-full" disabled={choose.isPending}>
-        Choose it and sign in
-      </button>
-    </form>
+    <DoorForm
+      title="A new password"
+      about={`For ${offer.displayName} at ${offer.gym}. Wherever you are still signed in, you are signed out.`}
+      fields={(tried) => <PasswordFields value={password} tried={tried} onChange={setPassword} />}
+      problems={[passwordProblem(password)]}
+      send={choose}
+      submit="Choose it and sign in"
+    />
   );
 }

@@ -1,11 +1,10 @@
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, problemOf, unwrap } from "../../api/client";
-import { Heading } from "../../ui/Heading";
+import { api, unwrap } from "../../api/client";
+import { Door } from "../../ui/Door";
 import { Labelled } from "../../ui/Labelled";
-import { Refused } from "../../ui/Notice";
 import { PasswordFields, passwordProblem, useComeIn } from "../session";
-import { Door } from "./Door";
+import { DoorForm } from "./DoorForm";
 import { NameFields, namesProblems } from "./Names";
 import { useToken } from "./token";
 
@@ -16,7 +15,6 @@ export function OpenGymPage() {
   const [gym, setGym] = useState("");
   const [names, setNames] = useState({ name: "", displayName: "" });
   const [password, setPassword] = useState("");
-  const [tried, setTried] = useState(false);
   const comeIn = useComeIn();
   const open = useMutation({
     mutationFn: () =>
@@ -24,58 +22,57 @@ export function OpenGymPage() {
     onSuccess: comeIn,
   });
   const missing = {
-    code: tried && code.trim() === "" ? "Write the code of the house." : undefined,
-    gym: tried && gym.trim() === "" ? "Write what the gym is called." : undefined,
+    code: code.trim() === "" ? "Write the code of the house." : undefined,
+    gym: gym.trim() === "" ? "Write what the gym is called." : undefined,
   };
-  const wrong =
-    code.trim() === "" ||
-    gym.trim() === "" ||
-    Object.values({ ...namesProblems(names), password: passwordProblem(password) }).some(Boolean);
+  const line = (
+    label: string,
+    error: string | undefined,
+    value: string,
+    onChange: (value: string) => void,
+    { most, complete }: { most: number; complete: string },
+  ) => (
+    <Labelled label={label} error={error}>
+      <input
+        className="box mt-1"
+        autoComplete={complete}
+        maxLength={most}
+        aria-invalid={Boolean(error)}
+        value={value}
+        onChange={(event) => onChange(event.target.value)}
+      />
+    </Labelled>
+  );
   return (
     <Door>
-      <form
-        className="space-y-5"
-        noValidate
-        onChange={() => open.reset()}
-        onSubmit={(event) => {
-          event.preventDefault();
-          setTried(true);
-          if (!wrong) open.mutate();
-        }}
-      >
-        <div>
-          <Heading size="door">Open a gym</Heading>
-          <p className="mt-1">You will answer for it: invite people, give roles, put people out.</p>
-        </div>
-        {token === "" && (
-          <Labelled label="The code of the house" error={missing.code}>
-            <input
-              className="box mt-1"
-              autoComplete="off"
-              maxLength={200}
-              aria-invalid={Boolean(missing.code)}
-              value={code}
-              onChange={(event) => setCode(event.target.value)}
-            />
-          </Labelled>
-        )}
-        <Labelled label="What the gym is called" error={missing.gym}>
-          <input
-            className="box mt-1"
-            autoComplete="organization"
-            maxLength={90}
-            aria-invalid={Boolean(missing.gym)}
-            value={gym}
-            onChange={(event) => setGym(event.target.value)}
-          />
-        </Labelled>
-        <NameFields value={names} tried={tried} onChange={setNames} />
-        <PasswordFields value={password} tried={tried} onChange={setPassword} />
-        {open.isError && <Refused problem={problemOf(open.error)} />}
-        <button type="submit" className="plate w-full" disabled={open.isPending}>
-          Open the gym
-        </button>
-      </form>
+      <div className="w-full max-w-sm bg-ground p-6">
+        <DoorForm
+          title="Open a gym"
+          about="You will answer for it: invite people, give roles, put people out."
+          fields={(tried) => (
+            <>
+              {token === "" &&
+                line("The code of the house", tried ? missing.code : undefined, code, setCode, {
+                  most: 200,
+                  complete: "off",
+                })}
+              {line("What the gym is called", tried ? missing.gym : undefined, gym, setGym, {
+                most: 90,
+                complete: "organization",
+              })}
+              <NameFields value={names} tried={tried} onChange={setNames} />
+              <PasswordFields value={password} tried={tried} onChange={setPassword} />
+            </>
+          )}
+          problems={[
+            ...Object.values(missing),
+            ...Object.values(namesProblems(names)),
+            passwordProblem(password),
+          ]}
+          send={open}
+          submit="Open the gym"
+        />
+      </div>
     </Door>
   );
 }

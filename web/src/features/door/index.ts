@@ -1,3 +1,2 @@
 export { ComeInPage } from "./ComeInPage";
-export { Door } from "./Door";
 export { OpenGymPage } from "./OpenGymPage";

@@ -8,8 +8,7 @@ import { Gate } from "../../ui/Gate";
 import { Loading, Refused } from "../../ui/Notice";
 import { Differences } from "../history";
 import { findingPlace, useMapById } from "../map";
-
-type Summary = Schemas["MapSummary"];
+import type { Summary } from "./names";
 
 const SHOWN = 12;
 

@@ -42,6 +42,7 @@ create table audit (
     detail  text not null
 );
 create index audit_gym on audit (gym_id, id);
+create index audit_subject on audit (subject, actor, at) where subject is not null;
 
 do $$
 declare

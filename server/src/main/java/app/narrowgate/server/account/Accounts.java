@@ -93,18 +93,11 @@ public class Accounts {
         }
         String displayName = displayName(names.displayName());
         requireGood(password, name, displayName);
-        if (named(name).isPresent()) {
-            throw taken(name);
-        }
         try {
             return add(GymScope.current().gym(), role, name, displayName, password);
         } catch (DuplicateKeyException e) {
-            throw taken(name);
+            throw new RefusedException("Somebody signs in as “%s” already. Choose another name to sign in with.".formatted(name));
         }
-    }
-
-    private static RefusedException taken(String name) {
-        return new RefusedException("Somebody signs in as “%s” already. Choose another name to sign in with.".formatted(name));
     }
 
     private static String displayName(String typed) {

@@ -8,6 +8,7 @@ import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.springframework.stereotype.Component;
 
 /**
@@ -32,6 +33,11 @@ class SignInThrottle {
 
         static Key name(String name) {
             return new Key("name " + name, MOST_BY_NAME);
+        }
+
+        /** Of somebody who is in and shows the password once more; what strangers try does not count here. */
+        static Key member(UUID account) {
+            return new Key("member " + account, MOST_BY_NAME);
         }
 
         static Key device(String device) {

@@ -97,7 +97,7 @@ public class SigningIn {
 
     /** The same, for a member who shows their password once more. */
     <T> T tried(SignedIn who, Supplier<T> work) {
-        return tried(List.of(SignInThrottle.Key.name(who.name())), work);
+        return tried(List.of(SignInThrottle.Key.member(who.id())), work);
     }
 
     private <T> T tried(List<SignInThrottle.Key> keys, Supplier<T> work) {

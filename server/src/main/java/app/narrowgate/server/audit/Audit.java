@@ -1,6 +1,7 @@
 package app.narrowgate.server.audit;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.UUID;
@@ -9,6 +10,8 @@ import org.springframework.stereotype.Service;
 /** What is noted of a gym, in whose name this is asked. */
 @Service
 public class Audit {
+
+    private static final Duration AGAIN = Duration.ofHours(1);
 
     private final AuditMapper mapper;
     private final Clock clock;
@@ -26,6 +29,13 @@ public class Audit {
     /** The same, of what they did to another person. */
     public void note(UUID actor, Deed deed, UUID subject, String detail) {
         mapper.insert(clock.instant().truncatedTo(ChronoUnit.MICROS), actor, deed.code(), subject, detail);
+    }
+
+    /** The same, for what is done again and again while somebody looks at a page: once an hour. */
+    public void noteOnce(UUID actor, Deed deed, UUID subject, String detail) {
+        if (!mapper.isNoted(actor, deed.code(), subject, clock.instant().minus(AGAIN))) {
+            note(actor, deed, subject, detail);
+        }
     }
 
     /** What was noted before the one with this number, the newest first, at most so many. */

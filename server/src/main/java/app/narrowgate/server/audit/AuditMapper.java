@@ -17,6 +17,10 @@ interface AuditMapper {
             @Param("detail") String detail);
 
     @Select("""
+            select exists (select from audit where actor = #{actor} and deed = #{deed} and subject = #{subject} and at > #{after})""")
+    boolean isNoted(@Param("actor") UUID actor, @Param("deed") String deed, @Param("subject") UUID subject, @Param("after") Instant after);
+
+    @Select("""
             select n.id, n.at, a.display_name as actor, n.deed, n.subject as subject_id, coalesce(s.display_name, p.name) as subject, n.detail
             from audit n
             left join account a on a.id = n.actor and a.forgotten_at is null

@@ -161,7 +161,8 @@ public class People {
     }
 
     /**
-     * What two people make of a matchup. What hurts the one below counts only for whoever may know of it.
+     * What two people make of a matchup. What hurts the one below counts only for whoever may know of it, and that it
+     * was read is noted.
      *
      * @throws NotFoundException where one of them is not on the roster
      * @throws RefusedException where one is a child and the other is not
@@ -181,6 +182,9 @@ public class People {
         LocalDate today = clock.instant().atZone(ZoneOffset.UTC).toLocalDate();
         Set<Injury> hurt = by.may(Right.READ_HEALTH)
                 ? Ailment.on(today, mapper.ailments(you).stream().map(AilmentRow::ailment).toList()) : Set.of();
+        if (!hurt.isEmpty()) {
+            audit.noteOnce(by.id(), Deed.READ_HEALTH, you, "to reckon a pair");
+        }
         return new Pair(below.name(), above.name(), Pairing.of(below.person(), hurt, above.person()));
     }
 }

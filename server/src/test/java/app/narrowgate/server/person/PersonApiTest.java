@@ -155,6 +155,11 @@ class PersonApiTest {
         assertThat(pair.get("injuries").get(0).stringValue()).isEqualTo("shoulder");
         assertThat(assistant.get("/api/people/pair?you=%s&they=%s".formatted(you, they)).json().get("injuries")).as("not theirs to know").isEmpty();
 
+        instructor.get("/api/people/pair?you=%s&they=%s".formatted(you, they));
+        long noted = owner.get("/api/audit").json().valueStream().filter(one -> one.path("subject").asString("").equals("Iris Low")
+                && one.get("deed").stringValue().equals("read what hurts")).count();
+        assertThat(noted).as("reading it for a pair is a reading, and noted once while a page is looked at").isEqualTo(1);
+
         String map = "/api/maps/" + instructor.firstMap();
         String figures = "weightGap=29&heightGap=17&level=novice&age=adults";
         String both = "you=%s&they=%s".formatted(you, they);

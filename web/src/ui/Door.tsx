@@ -6,7 +6,7 @@ export function Door({ children }: { children: ReactNode }) {
     <main className="grid min-h-dvh place-items-center p-4">
       <span aria-hidden="true" className="door-post left-0" />
       <span aria-hidden="true" className="door-post right-0" />
-      <div className="w-full max-w-sm space-y-5 bg-ground p-6">{children}</div>
+      {children}
     </main>
   );
 }
