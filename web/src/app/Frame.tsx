@@ -95,8 +95,8 @@ export function Frame({
           </div>
         </header>
       )}
-      {[...places, ...places.flatMap((place) => place.views.slice(1)), ...more].map((view) => (
-        <GoTo key={view.title} view={view} query={query} />
+      {everyOne([...places, ...places.flatMap((place) => place.views.slice(1)), ...more]).map((view) => (
+        <GoTo key={view.to} view={view} query={query} />
       ))}
       {second.length > 0 && !(situation && !wide) && (
         <ViewLinks
@@ -145,6 +145,11 @@ export function Frame({
       <Keys open={keys} onOpenChange={setKeys} />
     </>
   );
+}
+
+/** Each view once: one that has no room in the bar of a phone stands in the menu as well. */
+function everyOne(views: View[]): View[] {
+  return [...new Map(views.map((view) => [view.to, view])).values()];
 }
 
 /** The map that is open, or was open last; before any was, the first there is. */

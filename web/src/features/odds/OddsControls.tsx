@@ -16,37 +16,39 @@ export function OddsControls({ map }: { map: Schemas["Map"] }) {
   // What is under the hand belongs to this page; another one begins with what its address says.
   useEffect(() => letGo, []);
   return (
-    <div className="grid gap-x-6 gap-y-1 md:grid-cols-2 lg:grid-cols-[minmax(0,0.85fr)_minmax(0,1.4fr)_minmax(0,1.1fr)_minmax(0,0.8fr)]">
-      <Pick
-        label="Matchup"
-        value={matchupOf(map, setting)?.id ?? ""}
-        options={map.matchups}
-        onChange={(id) => change({ matchup: id })}
-      />
-      <Measure
-        label="Partner’s read"
-        words={readInWords(setting.read)}
-        value={setting.read}
-        min={0}
-        max={1}
-        step={0.05}
-        onChange={(read) => drag("read", read)}
-      />
-      <Measure
-        label="Starts late by"
-        words={seconds(setting.late)}
-        value={setting.late}
-        min={0}
-        max={5}
-        step={0.1}
-        onChange={(late) => drag("late", late)}
-      />
-      <Pick label="Aim" value={aim?.id ?? ""} options={map.aims} onChange={(id) => change({ aim: id })} />
-      <PairPick
-        you={params.get("you") ?? undefined}
-        they={params.get("they") ?? undefined}
-        onChange={({ you, they }) => write({ you, they })}
-      />
+    <div className="@container">
+      <div className="grid gap-x-6 gap-y-1 @xl:grid-cols-2 lg:@3xl:grid-cols-[minmax(0,0.85fr)_minmax(0,1.4fr)_minmax(0,1.1fr)_minmax(0,0.8fr)]">
+        <Pick
+          label="Matchup"
+          value={matchupOf(map, setting)?.id ?? ""}
+          options={map.matchups}
+          onChange={(id) => change({ matchup: id })}
+        />
+        <Measure
+          label="Partner’s read"
+          words={readInWords(setting.read)}
+          value={setting.read}
+          min={0}
+          max={1}
+          step={0.05}
+          onChange={(read) => drag("read", read)}
+        />
+        <Measure
+          label="Starts late by"
+          words={seconds(setting.late)}
+          value={setting.late}
+          min={0}
+          max={5}
+          step={0.1}
+          onChange={(late) => drag("late", late)}
+        />
+        <Pick label="Aim" value={aim?.id ?? ""} options={map.aims} onChange={(id) => change({ aim: id })} />
+        <PairPick
+          you={params.get("you") ?? undefined}
+          they={params.get("they") ?? undefined}
+          onChange={({ you, they }) => write({ you, they })}
+        />
+      </div>
     </div>
   );
 }

@@ -33,14 +33,21 @@ export function SettingLine({ map, children }: { map: Schemas["Map"]; children?:
   ];
   return (
     <>
-      <p className="flex min-w-0 flex-wrap items-baseline gap-x-2.5">
-        <span className="min-w-0 max-mid:basis-full max-mid:truncate">
-          {words.filter(Boolean).join(" · ")}
+      <p
+        className={`flex min-w-0 flex-wrap items-baseline gap-x-2.5 ${children ? "max-xl:w-full xl:flex-1 xl:flex-nowrap" : ""}`}
+      >
+        {/* The words get longer and shorter while a handle is drawn; they may not push anything onto another line. */}
+        <span
+          className={`flex min-w-0 items-baseline gap-x-2.5 ${children ? "max-xl:basis-full" : "max-mid:basis-full"}`}
+        >
+          <span className={`min-w-0 ${children ? "truncate" : "max-mid:truncate"}`}>
+            {words.filter(Boolean).join(" · ")}
+          </span>
+          <button type="button" className="word shrink-0" aria-expanded={isOpen} onClick={turn}>
+            {isOpen ? "close" : "change"}
+            <span className="sr-only"> the setting</span>
+          </button>
         </span>
-        <button type="button" className="word" aria-expanded={isOpen} onClick={turn}>
-          {isOpen ? "close" : "change"}
-          <span className="sr-only"> the setting</span>
-        </button>
         {children}
       </p>
       {isOpen && (

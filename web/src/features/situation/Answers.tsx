@@ -95,7 +95,8 @@ export function Answers({
             {at.stop ? "You are there" : hundred(at.worth)}
           </span>
         )}
-        <div className="min-w-0 grow">
+        {/* As high with a gate as without: a read drawn to its end may not move the handle. */}
+        <div className="min-w-0 grow mid:min-h-[70px]">
           <div className="flex items-end gap-x-4 pb-1.5">
             <p
               aria-live="polite"

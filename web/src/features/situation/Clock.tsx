@@ -54,7 +54,7 @@ export function Clock({
           style={{ left: `calc(${percent(clock.seconds)} - 3px)` }}
         />
       </span>
-      <p className="mt-1 flex flex-wrap justify-between gap-x-4 text-quiet">
+      <p className="mt-1 flex min-h-[2lh] flex-wrap content-start justify-between gap-x-4 text-quiet">
         <span>{late > 0 ? `${seconds(late)} late` : "in time"}</span>
         {best && <span>under way after {seconds(best.takes)}</span>}
         {best && (

@@ -43,7 +43,7 @@ export function BesideLine({
   const other = chosen ?? (heavier && { matchup: heavier.id, ...NOBODY });
   const there = useOtherOdds(map, other).data?.situations[situation.id];
   return (
-    <span className="ml-auto flex min-w-0 items-baseline gap-x-1.5">
+    <span className="ml-auto flex min-w-0 items-baseline gap-x-1.5 lg:shrink-0">
       <label className="flex min-w-0 items-baseline">
         <span className="sr-only">Side by side with</span>
         <select
@@ -70,14 +70,16 @@ export function BesideLine({
           ))}
         </select>
       </label>
-      {there && (
-        <span className="font-semibold whitespace-nowrap">
-          {hundred(there.worth)}{" "}
-          <span className="font-normal">({difference(at.worth, there.worth) || "±0"})</span>
-        </span>
-      )}
+      <span className="min-w-[4.5rem] shrink-0 text-right font-semibold whitespace-nowrap">
+        {there && (
+          <>
+            {hundred(there.worth)}{" "}
+            <span className="font-normal">({difference(at.worth, there.worth) || "±0"})</span>
+          </>
+        )}
+      </span>
       {chosen === undefined && heavier && (
-        <button type="button" className="word" onClick={() => choose(`matchup ${heavier.id}`)}>
+        <button type="button" className="word shrink-0" onClick={() => choose(`matchup ${heavier.id}`)}>
           side by side
         </button>
       )}

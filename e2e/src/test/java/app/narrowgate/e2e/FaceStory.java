@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -24,6 +25,8 @@ class FaceStory extends Story {
     @CsvSource({"1280, 800", "820, 1180", "390, 844"})
     void nothingMovesUnderTheHand(int width, int height) {
         Page page = browser.signedIn(width, height, ColorScheme.LIGHT);
+        List<String> answered = new ArrayList<>();
+        page.onResponse(response -> answered.add(response.url()));
         for (String view : width < 1280 ? List.of("", "/at/side-framed") : List.of("", "/at/side-framed", "/holes", "/gates")) {
             go(page, view);
             h1(page).waitFor();
@@ -52,10 +55,21 @@ class FaceStory extends Story {
             }
             assertThat(slider).not().hasAttribute("aria-valuenow", before);
             page.waitForURL("**read=**");
+            solved(page, answered, "read=" + slider.getAttribute("aria-valuenow"));
+            // Somebody who always finds the worst is spoken of in other words, and without a gate.
+            page.keyboard().press("End");
+            solved(page, answered, "read=1");
             assertThat(((Number) page.evaluate("window.shifted")).doubleValue()).as(view + " at " + width)
                     .isLessThanOrEqualTo(SHIFT);
             page.mouse().up();
         }
+    }
+
+    /** Waits until the odds under a setting have come and have been drawn. */
+    private static void solved(Page page, List<String> answered, String setting) {
+        page.waitForCondition(() -> answered.stream()
+                .anyMatch(url -> url.contains("/odds") && List.of(url.split("[?&]")).contains(setting)));
+        page.evaluate("() => new Promise(drawn => requestAnimationFrame(() => requestAnimationFrame(drawn)))");
     }
 
     @Test
