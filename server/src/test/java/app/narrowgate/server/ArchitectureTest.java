@@ -76,6 +76,7 @@ class ArchitectureTest {
         MAY_KNOW.put("question", Set.of("door", "odds", "map", "revision", "account", "problem"));
         MAY_KNOW.put("review", Set.of("door", "odds", "map", "revision", "account", "problem"));
         MAY_KNOW.put("run", Set.of("gym", "door", "review", "odds", "map", "account", "limit", "problem"));
+        MAY_KNOW.put("link", Set.of("odds", "picture", "map", "account", "audit", "gym", "door", "problem"));
         MAY_KNOW.put("demo", Set.of("person", "gym", "drill", "question", "map", "account", "problem"));
     }
 

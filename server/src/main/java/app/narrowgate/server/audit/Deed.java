@@ -19,6 +19,8 @@ public enum Deed implements Coded {
     TAKE_OUT("took out as a file"),
     SHARE_MAP("shared with students"),
     UNSHARE_MAP("shares no longer with students"),
+    SHARE_CARD("made a link to the card of"),
+    WITHDRAW_LINK("withdrew a link to a card"),
     REMOVE_PERSON("took somebody off the roster"),
     READ_HEALTH("read what hurts"),
     WRITE_HEALTH("wrote down what hurts"),

@@ -1,5 +1,9 @@
 package app.narrowgate.server.map;
 
+import app.narrowgate.core.map.Excerpt;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.map.RetiredIds;
 import app.narrowgate.server.account.NamesChanged;
 import app.narrowgate.server.revision.Revisions;
 import com.github.benmanes.caffeine.cache.Cache;
@@ -29,6 +33,16 @@ public class MapViews {
     @EventListener(NamesChanged.class)
     void forget() {
         views.invalidateAll();
+    }
+
+    /**
+     * What of a map tells of one of its situations, for whoever is not to have the rest.
+     *
+     * @throws java.util.NoSuchElementException when the map has no such situation
+     */
+    public MapView excerpt(StoredMap stored, Id situation) {
+        MapIndex told = MapIndex.of(Excerpt.of(stored.index(), situation));
+        return MapView.of(new StoredMap(stored.id(), stored.revision(), told, RetiredIds.NONE), null, null);
     }
 
     /** The view of {@code stored}. */

@@ -8,6 +8,8 @@ import app.narrowgate.server.account.Accounts;
 import app.narrowgate.server.account.SessionView;
 import app.narrowgate.server.account.SignedIn;
 import app.narrowgate.server.account.SigningIn;
+import app.narrowgate.server.door.LinkToken;
+import app.narrowgate.server.door.MadeLink;
 import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.door.Open;
 import io.swagger.v3.oas.annotations.Operation;
@@ -54,15 +56,6 @@ class InvitationController {
             @NotNull @Size(max = 320) @Schema(description = "Where a letter with the link goes; may be empty") String address) {
     }
 
-    /** A link that was made. */
-    @Schema(name = "MadeLink")
-    record MadeView(UUID id, @Schema(description = "What opens the door; told this once") String token, Instant expiresAt) {
-
-        static MadeView of(Invitations.Made made) {
-            return new MadeView(made.id(), made.token(), made.expiresAt());
-        }
-    }
-
     /** An invitation in the owner's list. */
     @Schema(name = "Invitation")
     record InvitationView(UUID id, @Schema(allowableValues = {"join", "password"}) String kind, String role, String whom,
@@ -75,11 +68,6 @@ class InvitationController {
             return new InvitationView(one.id(), one.kind(), one.role(), one.whom(), one.madeBy(), one.madeAt(), one.expiresAt(), state,
                     one.displayName());
         }
-    }
-
-    /** What stands behind the sign in a link. */
-    @Schema(name = "LinkToken")
-    record LinkToken(@NotBlank @Size(max = 100) String token) {
     }
 
     /** What a link offers. */
@@ -128,10 +116,10 @@ class InvitationController {
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     @Operation(operationId = "invite", summary = "Make a link by which one person comes in")
-    MadeView invite(@Valid @RequestBody NewInvitation invitation, @AuthenticationPrincipal SignedIn who) {
+    MadeLink invite(@Valid @RequestBody NewInvitation invitation, @AuthenticationPrincipal SignedIn who) {
         Role role = Coded.require(Role.class, "role", invitation.role());
         String link = ServletUriComponentsBuilder.fromCurrentContextPath().toUriString() + PAGE;
-        return MadeView.of(invitations.invite(role, invitation.whom(), invitation.address(), link, who));
+        return invitations.invite(role, invitation.whom(), invitation.address(), link, who);
     }
 
     @DeleteMapping("/{invitation}")

@@ -8,6 +8,7 @@ import app.narrowgate.server.account.Accounts;
 import app.narrowgate.server.account.SignedIn;
 import app.narrowgate.server.audit.Audit;
 import app.narrowgate.server.audit.Deed;
+import app.narrowgate.server.door.MadeLink;
 import app.narrowgate.server.door.Secrets;
 import app.narrowgate.server.gym.GymScope;
 import app.narrowgate.server.gym.Gyms;
@@ -35,10 +36,6 @@ class Invitations {
     private static final int BITS = 256;
     /** Whether it can be an address at all; whether somebody reads there, only a letter tells. */
     private static final Pattern ADDRESS = Pattern.compile("[^\\s@<>,;\"]{1,64}@[^\\s@<>,;\"]{1,180}\\.[^\\s@<>,;\".]{2,60}");
-
-    /** What is told of a link once: what opens it. */
-    record Made(UUID id, String token, Instant expiresAt) {
-    }
 
     /** What whoever has a link is told before they use it. */
     record Offer(String gym, Invitation invitation) {
@@ -76,7 +73,7 @@ class Invitations {
      * @param link what stands before the token in the letter
      * @throws RefusedException where the address cannot be one
      */
-    Made invite(Role role, String whom, String address, String link, SignedIn by) {
+    MadeLink invite(Role role, String whom, String address, String link, SignedIn by) {
         String to = Text.tidy(address).strip();
         if (!to.isEmpty() && !ADDRESS.matcher(to).matches()) {
             throw new RefusedException("“%s” is no address for a letter; write one like wren@mats.example, or leave it empty.".formatted(
@@ -84,7 +81,7 @@ class Invitations {
         }
         String words = Text.SENTENCE.require("For whom it is", Text.tidy(whom).strip());
         return transactions.execute(status -> {
-            Made made = make(Kind.JOIN, role, null, words, TO_JOIN, by);
+            MadeLink made = make(Kind.JOIN, role, null, words, TO_JOIN, by);
             if (!to.isEmpty()) {
                 mail.send(to, "Your invitation to " + gyms.current().name(), """
                         %s invites you to %s, as %s.
@@ -104,20 +101,20 @@ class Invitations {
      *
      * @throws NotFoundException where nobody in the gym has the id
      */
-    Made offerPassword(UUID member, SignedIn by) {
+    MadeLink offerPassword(UUID member, SignedIn by) {
         return transactions.execute(status -> {
             Account account = accounts.member(member);
             mapper.withdrawPasswords(member, now());
-            Made made = make(Kind.PASSWORD, account.is(), member, "", TO_CHOOSE_A_PASSWORD, by);
+            MadeLink made = make(Kind.PASSWORD, account.is(), member, "", TO_CHOOSE_A_PASSWORD, by);
             audit.note(by.id(), Deed.OFFER_PASSWORD, member, "");
             return made;
         });
     }
 
-    private Made make(Kind kind, Role role, UUID account, String whom, Duration good, SignedIn by) {
+    private MadeLink make(Kind kind, Role role, UUID account, String whom, Duration good, SignedIn by) {
         Instant now = now();
         mapper.throwAway(now.minus(LISTED));
-        Made made = new Made(UUID.randomUUID(), Secrets.fresh(BITS), now.plus(good));
+        MadeLink made = new MadeLink(UUID.randomUUID(), Secrets.fresh(BITS), now.plus(good));
         mapper.insert(made.id(), Secrets.hash(made.token()), kind.code(), role.code(), account, whom, by.id(), now, made.expiresAt());
         return made;
     }

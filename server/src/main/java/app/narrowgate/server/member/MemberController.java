@@ -6,8 +6,8 @@ import app.narrowgate.core.right.Right;
 import app.narrowgate.core.right.Role;
 import app.narrowgate.server.account.Account;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.MadeLink;
 import app.narrowgate.server.door.Needs;
-import app.narrowgate.server.member.InvitationController.MadeView;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -82,8 +82,8 @@ class MemberController {
     @PostMapping("/{member}/password")
     @ResponseStatus(HttpStatus.CREATED)
     @Operation(operationId = "offerPassword", summary = "Make a link by which a member chooses a new password")
-    MadeView offerPassword(@PathVariable UUID member, @AuthenticationPrincipal SignedIn who) {
-        return MadeView.of(invitations.offerPassword(member, who));
+    MadeLink offerPassword(@PathVariable UUID member, @AuthenticationPrincipal SignedIn who) {
+        return invitations.offerPassword(member, who);
     }
 
     @DeleteMapping("/{member}")

@@ -17,11 +17,11 @@ import java.util.OptionalDouble;
 /** Odds as the client sees them; every worth and chance in [0,1], to nine decimals: what is certified is 1e-6. */
 @Schema(name = "Odds")
 @RenderedOnce
-record OddsView(int revision, String aim, String matchup, double read, double late, double start, boolean converged,
+public record OddsView(int revision, String aim, String matchup, double read, double late, double start, boolean converged,
         Map<String, SituationOddsView> situations) {
 
     @Schema(name = "SituationOdds")
-    record SituationOddsView(double worth, double lower, double upper, @Nullable String best,
+    public record SituationOddsView(double worth, double lower, double upper, @Nullable String best,
             @Schema(description = "Worth of the best choice above the next best") double margin, boolean stop,
             @Schema(description = "The best kind of end, or a better one, that can be forced whatever they answer; missing "
                     + "where none of worth can")
@@ -76,7 +76,7 @@ record OddsView(int revision, String aim, String matchup, double read, double la
         return Math.rint(value * 1e9) / 1e9;
     }
 
-    static OddsView of(int revision, Odds odds) {
+    public static OddsView of(int revision, Odds odds) {
         Map<String, SituationOddsView> situations = new LinkedHashMap<>();
         odds.situations().forEach((id, at) -> situations.put(id.value(), SituationOddsView.of(at)));
         return new OddsView(revision, odds.setting().aim().value(), odds.setting().matchup().id().value(),

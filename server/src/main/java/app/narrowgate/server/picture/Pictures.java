@@ -65,7 +65,7 @@ public class Pictures {
     }
 
     /** The pictures of a map's places. */
-    PicturesView of(StoredMap map) {
+    public PicturesView of(StoredMap map) {
         return views.get(map, stored -> PicturesView.of(stored.index().map(), postures(stored), this));
     }
 

@@ -20,7 +20,7 @@ import java.util.stream.Stream;
 /** The pictures of a map's places, each drawing once. */
 @Schema(name = "Pictures")
 @RenderedOnce(small = true)
-record PicturesView(
+public record PicturesView(
         @Schema(description = "Situation or outcome to its picture; a place that nobody has drawn is missing")
         Map<String, String> places,
         @Schema(description = "By the posture's id") Map<String, PictureView> pictures,
@@ -32,6 +32,17 @@ record PicturesView(
                     description = "The side of the bottom player on which the top player is; missing where there is none")
             @Nullable String near, @Schema(description = "Which drawing") String drawing,
             @Schema(description = "True where the two are in each other's place in the drawing") boolean swapped) {
+    }
+
+    /** The same for a few of the places. */
+    public PicturesView only(Set<String> few) {
+        Map<String, String> at = new LinkedHashMap<>(places);
+        at.keySet().retainAll(few);
+        Map<String, PictureView> shown = new LinkedHashMap<>(pictures);
+        shown.keySet().retainAll(at.values());
+        Map<String, DrawingView> drawn = new LinkedHashMap<>(drawings);
+        drawn.keySet().retainAll(shown.values().stream().map(PictureView::drawing).toList());
+        return new PicturesView(at, shown, drawn);
     }
 
     static PicturesView of(EscapeMap map, Postures postures, Pictures pictures) {

@@ -65,6 +65,8 @@ class OtherGymTest {
 
     private static void leaveSomethingInEveryTable() {
         tamsin.post("/api/invitations", "{\"role\":\"student\",\"whom\":\"the tall one\",\"address\":\"tall@mats.example\"}");
+        tamsin.post("/api/links", """
+                {"map":"%s","place":"mount-low","setting":{"read":0.25,"late":0.5,"stances":[]},"days":7}""".formatted(tamsin.firstMap()));
         tamsin.post(map + "/versions", "{\"revision\":1,\"name\":\"At the beginning\"}");
         String person = tamsin.post("/api/people", "{\"people\":[{\"name\":\"Pell\",\"age\":\"adults\",\"notes\":\"\"}]}").json().get(0)
                 .get("id").stringValue();
@@ -113,12 +115,13 @@ class OtherGymTest {
         Map<String, List<String>> known = new HashMap<>();
         try (Connection behind = server.behind(); Statement statement = behind.createStatement()) {
             for (Map.Entry<String, String> id : Map.of("mapId", "map", "drill", "drill", "question", "question", "version", "map_version",
-                    "member", "account", "invitation", "invitation", "person", "person", "you", "person", "they", "person").entrySet()) {
+                    "member", "account", "invitation", "invitation", "link", "shared_link", "person", "person", "you", "person", "they", "person").entrySet()) {
                 known.put(id.getKey(), List.of(only(statement, "select id from %s where gym_id = '%s' limit 1".formatted(id.getValue(), gym))
                         .toString()));
             }
         }
         known.put("from", known.get("mapId"));
+        known.put("map", known.get("mapId"));
         known.put("other", known.get("mapId"));
         List<String> theirs = known.values().stream().flatMap(List::stream).distinct().toList();
         Map<String, String> twins = new HashMap<>();

@@ -97,7 +97,8 @@ class RightsWalkTest {
         assertThat(addresses()).filteredOn(address -> address.right().isEmpty())
                 .extracting(address -> address.method() + " " + address.path())
                 .containsExactlyInAnyOrder("GET /api/session", "POST /api/session", "DELETE /api/session", "POST /api/gyms",
-                        "POST /api/invitations/look", "POST /api/invitations/join", "POST /api/invitations/password");
+                        "POST /api/invitations/look", "POST /api/invitations/join", "POST /api/invitations/password",
+                        "POST /api/links/look");
     }
 
     /** A right that nothing asks for protects nothing. */

@@ -1,0 +1,2 @@
+/** Links by which somebody without a sign-in reads one card. */
+package app.narrowgate.server.link;
