@@ -45,6 +45,8 @@ const PersonPage = lazy(() => import("../features/people").then((m) => ({ defaul
 const GymPage = lazy(() => import("../features/gym").then((m) => ({ default: m.GymPage })));
 const AuditPage = lazy(() => import("../features/gym").then((m) => ({ default: m.AuditPage })));
 const LettersPage = lazy(() => import("../features/gym").then((m) => ({ default: m.LettersPage })));
+const LinksPage = lazy(() => import("../features/share").then((m) => ({ default: m.LinksPage })));
+const SharedCardPage = lazy(() => import("../features/paper").then((m) => ({ default: m.SharedCardPage })));
 const YourselfPage = lazy(() => import("../features/yourself").then((m) => ({ default: m.YourselfPage })));
 
 export function App() {
@@ -62,6 +64,7 @@ export function App() {
       <Routes>
         <Route element={<BoundedRoute />}>
           <Route path="/come-in" element={<ComeInPage />} />
+          <Route path="/card" element={<SharedCardPage />} />
           <Route path="/open" element={<OpenGymPage />} />
         </Route>
         <Route
@@ -118,6 +121,9 @@ function Inside() {
         <Route element={<Only right="see-people" />}>
           <Route path="/people" element={<PeoplePage />} />
           <Route path="/people/:person" element={<PersonPage />} />
+        </Route>
+        <Route element={<Only right="share" />}>
+          <Route path="/links" element={<LinksPage />} />
         </Route>
         <Route element={<Only right="manage-members" />}>
           <Route path="/gym" element={<GymPage />} />

@@ -101,6 +101,7 @@ export function moreOf(mapId: string | undefined, may: May, wide: boolean): View
     { title: "Maps", to: paths.maps() },
     // On a phone the bar at the bottom has no room for it.
     ...(wide ? [] : [PEOPLE]),
+    { title: "Links", to: "/links", right: "share" },
     { title: "Gym", to: "/gym", within: ["/gym"], right: "manage-members" },
     { title: "Yourself", to: "/yourself" },
   ];

@@ -69,12 +69,12 @@ export function Failed({ problem, retry }: { problem: Problem; retry: () => void
   );
 }
 
-/** The way on where it is reckoned for two people of whom one is gone, or who make no pair. */
+/** The way on where it is reckoned for two people of whom one is gone, or who make no pair, or for a room that is none. */
 function WithoutTheTwo() {
   const address = new URL(window.location.href);
-  if (!address.searchParams.has("you")) return null;
-  address.searchParams.delete("you");
-  address.searchParams.delete("they");
+  const people = ["you", "they", "room"];
+  if (!people.some((name) => address.searchParams.has(name))) return null;
+  people.forEach((name) => address.searchParams.delete(name));
   return (
     <a className="word inline-flex min-h-9 items-center" href={address.href}>
       Reckon it for nobody in particular

@@ -8,7 +8,7 @@ import { PasswordFields, passwordProblem, ROLE_ABOUT, roleTitle, useComeIn, useS
 import { Door } from "../../ui/Door";
 import { DoorForm } from "./DoorForm";
 import { NameFields, namesProblems } from "./Names";
-import { useToken } from "./token";
+import { useToken } from "../../ui/token";
 
 /** Where a link leads: into a gym, or to a new password. What opens it stands behind the sign in the address. */
 export function ComeInPage() {

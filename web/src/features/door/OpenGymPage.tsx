@@ -6,7 +6,7 @@ import { Labelled } from "../../ui/Labelled";
 import { PasswordFields, passwordProblem, useComeIn } from "../session";
 import { DoorForm } from "./DoorForm";
 import { NameFields, namesProblems } from "./Names";
-import { useToken } from "./token";
+import { useToken } from "../../ui/token";
 
 /** Opens a gym in this house; whoever runs it has the code. */
 export function OpenGymPage() {

@@ -23,7 +23,7 @@ export function AuditPage() {
     <main className="max-w-4xl px-5 pt-4 pb-10">
       <Heading>Who did what</Heading>
       <p className="mt-1 text-quiet">
-        Members, roles, passwords, files taken out, deletions. Nobody changes what stands here.{" "}
+        Members, roles, passwords, links, files taken out, deletions. Nobody changes what stands here.{" "}
         <Link className="link" to="/gym">
           Back to the gym
         </Link>

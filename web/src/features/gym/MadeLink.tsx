@@ -1,40 +1,12 @@
-import { useState } from "react";
 import type { Schemas } from "../../api/client";
+import { HandOn } from "../../ui/HandOn";
 import { whenInWords } from "../../ui/when";
 
-/** A link that was just made: it is told this once, to be copied and handed on. */
+/** A link by which somebody comes in, just made. */
 export function MadeLink({ link, about }: { link: Schemas["MadeLink"]; about: string }) {
-  const [copied, setCopied] = useState(false);
-  const address = `${location.origin}/come-in#${link.token}`;
   return (
-    <div role="status" className="border-l-4 border-ink bg-lane px-3 py-2">
-      <p className="font-semibold">{about}</p>
-      <div className="mt-1 flex gap-3">
-        <input
-          className="box min-w-0 grow"
-          readOnly
-          aria-label="The link"
-          value={address}
-          onFocus={(event) => event.target.select()}
-        />
-        <button
-          type="button"
-          className="plate shrink-0"
-          onClick={() =>
-            void navigator.clipboard
-              .writeText(address)
-              .then(() => setCopied(true))
-              // Without leave to write there, one copies by hand what is chosen on focus.
-              .catch(() => setCopied(false))
-          }
-        >
-          {copied ? "Copied" : "Copy"}
-        </button>
-      </div>
-      <p className="mt-1 text-quiet">
-        It works once, until {whenInWords(link.expiresAt)}, for whoever has it. It is shown here and never
-        again.
-      </p>
-    </div>
+    <HandOn address={`${location.origin}/come-in#${link.token}`} about={about}>
+      It works once, until {whenInWords(link.expiresAt)}, for whoever has it.
+    </HandOn>
   );
 }

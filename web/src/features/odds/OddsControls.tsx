@@ -3,7 +3,7 @@ import type { Schemas } from "../../api/client";
 import { readInWords, seconds } from "../../labels";
 import { useAddress } from "../../ui/address";
 import { Measure } from "../../ui/Measure";
-import { PairPick } from "../pair";
+import { PairPick, RoomPick } from "../pair";
 import { letGo } from "./moving";
 import { useAim } from "./odds";
 import { matchupOf, useSetting } from "./setting";
@@ -46,8 +46,9 @@ export function OddsControls({ map }: { map: Schemas["Map"] }) {
         <PairPick
           you={params.get("you") ?? undefined}
           they={params.get("they") ?? undefined}
-          onChange={({ you, they }) => write({ you, they })}
+          onChange={({ you, they }) => write({ you, they, room: undefined })}
         />
+        <RoomPick room={setting.room} onChange={(room) => write({ room })} />
       </div>
     </div>
   );

@@ -1,10 +1,10 @@
 import { useSyncExternalStore, type ReactNode } from "react";
 import type { Schemas } from "../../api/client";
 import { readInWords, seconds } from "../../labels";
-import { pairInWords, usePair } from "../pair";
 import { useAim } from "./odds";
 import { OddsControls } from "./OddsControls";
-import { matchupOf, useSetting } from "./setting";
+import { useMatchupWords } from "./matchup";
+import { useSetting } from "./setting";
 
 let opened = false;
 const listeners = new Set<() => void>();
@@ -24,9 +24,9 @@ export function SettingLine({ map, children }: { map: Schemas["Map"]; children?:
   const [setting] = useSetting();
   const aim = useAim(map);
   const isOpen = useSyncExternalStore(subscribe, () => opened);
-  const pair = usePair(setting.you, setting.they).data;
+  const matchup = useMatchupWords(map);
   const words = [
-    setting.you && pair ? pairInWords(pair) : (matchupOf(map, setting)?.title ?? "Even pair"),
+    matchup,
     readInWords(setting.read),
     setting.late > 0 ? `${seconds(setting.late)} late` : "in time",
     aim?.title.toLowerCase(),

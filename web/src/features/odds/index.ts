@@ -1,4 +1,5 @@
 export { OddsControls } from "./OddsControls";
+export { useMatchupWords } from "./matchup";
 export { useFrozenOrder } from "./order";
 export { Reorder } from "./Reorder";
 export { SettingLine } from "./SettingLine";

@@ -2,6 +2,7 @@ import { useCallback, useMemo, useSyncExternalStore } from "react";
 import { useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
 import { isMoving, letGo, move, onMove, underTheHand } from "./moving";
+import { thirdOf, type Third } from "../pair";
 import { indexOf } from "../../model/mapIndex";
 import { numberOf, rewritten, useAddress, type Written } from "../../ui/address";
 
@@ -14,12 +15,14 @@ export interface Setting {
   /** Two from the roster, who is below and who is on top; what is known of them holds over the matchup's. */
   you?: string;
   they?: string;
+  /** Oneself below and a third of the room on top, for whoever does not see the roster. */
+  room?: Third;
   /** Stances tried out, each principle/stance or principle/any, over the house's own. */
   stance?: string[];
 }
 
 /** For a saved matchup as it is, whoever is chosen from the roster. */
-export const NOBODY = { you: undefined, they: undefined };
+export const NOBODY = { you: undefined, they: undefined, room: undefined };
 
 const hundredths = (value: number) => Math.round(value * 100) / 100;
 
@@ -35,9 +38,19 @@ function useSettingOf(params: URLSearchParams, moved: Partial<Setting>): Setting
   const isPair = params.has("you") && params.has("they");
   const you = isPair ? params.get("you")! : undefined;
   const they = isPair ? params.get("they")! : undefined;
+  const room = isPair ? undefined : thirdOf(params.get("room"));
   return useMemo(
-    () => ({ aim, matchup, read, late, stance: stances === "" ? undefined : stances.split(" "), you, they }),
-    [aim, matchup, read, late, stances, you, they],
+    () => ({
+      aim,
+      matchup,
+      read,
+      late,
+      stance: stances === "" ? undefined : stances.split(" "),
+      you,
+      they,
+      room,
+    }),
+    [aim, matchup, read, late, stances, you, they, room],
   );
 }
 
@@ -96,7 +109,7 @@ function namesOf(part: Partial<Setting>): Written {
 export function settingQuery(params: URLSearchParams): string {
   const kept = new URLSearchParams();
   const now = rewritten(params, namesOf(underTheHand()));
-  for (const name of ["aim", "matchup", "read", "late", "you", "they"]) {
+  for (const name of ["aim", "matchup", "read", "late", "you", "they", "room"]) {
     const value = now.get(name);
     if (value !== null) kept.set(name, value);
   }

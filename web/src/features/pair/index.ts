@@ -1,2 +1,12 @@
 export { PairPick } from "./PairPick";
-export { pairInWords, usePair, usePeople } from "./pair";
+export { RoomPick } from "./RoomPick";
+export {
+  gapsInWords,
+  pairInWords,
+  roomInWords,
+  thirdOf,
+  usePair,
+  usePeople,
+  useRoom,
+  type Third,
+} from "./pair";

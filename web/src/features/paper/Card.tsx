@@ -56,19 +56,6 @@ export function Card({
   const tellings = half ? HALF : WHOLE;
   const [level, setLevel] = useState(0);
   const telling = tellings[level]!;
-  const family = indexOf(map).family(situation.family)?.title ?? "";
-  const picture = <PlacePicture map={map} place={situation.id} width={190} className="size-full" />;
-  const clock = situation.clock && (
-    <p className="border-t border-rule pt-[0.4em]">
-      After {seconds(situation.clock.seconds)} of nothing:{" "}
-      {lowerFirst(placeTitle(map, situation.clock.becomes))}.
-    </p>
-  );
-  const answers = (
-    <Answers map={map} situation={situation} at={at} telling={telling}>
-      {half && clock}
-    </Answers>
-  );
   return (
     <article aria-label={situation.title} className="h-full min-w-0">
       <Fit
@@ -76,49 +63,123 @@ export function Card({
         className="flex size-full flex-col"
         onTooMuch={level + 1 < tellings.length ? () => setLevel(level + 1) : undefined}
       >
-        <header className="flex items-end gap-[1em] border-b-[3px] border-ink pb-[0.5em]">
-          {half && <div className="h-[24mm] w-[38mm] shrink-0">{picture}</div>}
-          <div className="min-w-0 grow">
-            <p className="text-quiet">
-              {family}, {lateness(situation).toLowerCase()}
-            </p>
-            <h2 className={half ? "text-[1.7em]" : "text-[2.2em]"} style={narrowness(at.worth)}>
-              {situation.title}
-            </h2>
-            <Gate
-              worth={at.worth}
-              late={situation.stage === "last-chance"}
-              height={10}
-              className="mt-[0.4em]"
-            />
-          </div>
-          <p className="text-right leading-none">
-            <span
-              className={`block font-bold ${half ? "text-[2.8em]" : "text-[3.6em]"}`}
-              style={{ fontStretch: "78%" }}
-            >
-              {hundred(at.worth)}
-            </span>
-            <span className="text-quiet">of 100</span>
-          </p>
-        </header>
+        <CardHead map={map} situation={situation} at={at} picture={half} />
         {half ? (
-          <div className="mt-[0.7em]">{answers}</div>
+          <div className="mt-[0.7em]">
+            <Answers map={map} situation={situation} at={at} telling={telling}>
+              <ClockLine map={map} situation={situation} />
+            </Answers>
+          </div>
         ) : (
           <div className="mt-[0.9em] grid grid-cols-[56mm_minmax(0,1fr)] gap-[6mm]">
             <div>
-              <div className="h-[46mm]">{picture}</div>
-              {clock}
+              <CardPicture map={map} situation={situation} className="h-[46mm]" />
+              <ClockLine map={map} situation={situation} />
               <Limbs situation={situation} />
               <Feeder feeder={situation.feeder} />
             </div>
-            {answers}
+            <Answers map={map} situation={situation} at={at} telling={telling} />
           </div>
         )}
         <Cautions map={map} at={at} />
         {foot && <div className="mt-auto pt-[0.8em]">{foot}</div>}
       </Fit>
     </article>
+  );
+}
+
+/** The same where no paper is: on a narrow screen, one under the other, everything told. */
+export function CardInHand({
+  map,
+  situation,
+  at,
+  foot,
+}: {
+  map: Schemas["Map"];
+  situation: Schemas["Situation"];
+  at: Schemas["SituationOdds"];
+  foot?: ReactNode;
+}) {
+  return (
+    <article aria-label={situation.title} className="px-5 pt-3 pb-8">
+      <CardHead map={map} situation={situation} at={at} picture={false} />
+      <CardPicture map={map} situation={situation} className="h-[190px] py-2" />
+      <div className="mb-[0.9em]">
+        <ClockLine map={map} situation={situation} />
+      </div>
+      <Answers map={map} situation={situation} at={at} telling={WHOLE[0]!} />
+      <div className="mt-[1.2em]">
+        <Limbs situation={situation} />
+      </div>
+      <Feeder feeder={situation.feeder} />
+      <Cautions map={map} at={at} />
+      {foot && <div className="mt-[1.2em]">{foot}</div>}
+    </article>
+  );
+}
+
+function CardHead({
+  map,
+  situation,
+  at,
+  picture,
+}: {
+  map: Schemas["Map"];
+  situation: Schemas["Situation"];
+  at: Schemas["SituationOdds"];
+  /** With the picture in it, for half a page. */
+  picture: boolean;
+}) {
+  const family = indexOf(map).family(situation.family)?.title ?? "";
+  return (
+    <header className="flex items-end gap-[1em] border-b-[3px] border-ink pb-[0.5em]">
+      {picture && <CardPicture map={map} situation={situation} className="h-[24mm] w-[38mm] shrink-0" />}
+      <div className="min-w-0 grow">
+        <p className="text-quiet">
+          {family}, {lateness(situation).toLowerCase()}
+        </p>
+        <h2 className={picture ? "text-[1.7em]" : "text-[2.2em]"} style={narrowness(at.worth)}>
+          {situation.title}
+        </h2>
+        <Gate worth={at.worth} late={situation.stage === "last-chance"} height={10} className="mt-[0.4em]" />
+      </div>
+      <p className="text-right leading-none">
+        <span
+          className={`block font-bold ${picture ? "text-[2.8em]" : "text-[3.6em]"}`}
+          style={{ fontStretch: "78%" }}
+        >
+          {hundred(at.worth)}
+        </span>
+        <span className="text-quiet">of 100</span>
+      </p>
+    </header>
+  );
+}
+
+function CardPicture({
+  map,
+  situation,
+  className,
+}: {
+  map: Schemas["Map"];
+  situation: Schemas["Situation"];
+  className: string;
+}) {
+  return (
+    <div className={className}>
+      <PlacePicture map={map} place={situation.id} width={190} className="size-full" />
+    </div>
+  );
+}
+
+/** What becomes of doing nothing. */
+function ClockLine({ map, situation }: { map: Schemas["Map"]; situation: Schemas["Situation"] }) {
+  if (!situation.clock) return null;
+  return (
+    <p className="border-t border-rule pt-[0.4em]">
+      After {seconds(situation.clock.seconds)} of nothing:{" "}
+      {lowerFirst(placeTitle(map, situation.clock.becomes))}.
+    </p>
   );
 }
 

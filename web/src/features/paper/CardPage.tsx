@@ -1,7 +1,10 @@
+import { useState } from "react";
 import { useParams, useSearchParams } from "react-router";
 import { NotSolved } from "../../ui/Notice";
 import { paths, useMap } from "../map";
 import { settingQuery, useOdds } from "../odds";
+import { May } from "../session";
+import { ShareCard } from "../share";
 import { Card } from "./Card";
 import { PrintBar } from "./PrintBar";
 import { SettingLine } from "./SettingLine";
@@ -16,6 +19,7 @@ export function CardPage() {
   const map = useMap();
   const odds = useOdds(map.data);
   const [params] = useSearchParams();
+  const [sharing, setSharing] = useState(false);
   const ready = together({ map, odds });
   if (!ready.data) return <Waiting what="Writing the card" on={ready} />;
   const data = ready.data;
@@ -26,7 +30,14 @@ export function CardPage() {
   return (
     <main className="paper-view">
       <Heading size="unseen">Card: {situation.title}</Heading>
-      <PrintBar back={paths.situation(data.map.id, id) + settingQuery(params)} what="the situation" />
+      <PrintBar back={paths.situation(data.map.id, id) + settingQuery(params)} what="the situation">
+        <May right="share">
+          <button type="button" className="word" aria-expanded={sharing} onClick={() => setSharing(!sharing)}>
+            {sharing ? "Done sharing" : "Share by a link"}
+          </button>
+        </May>
+      </PrintBar>
+      {sharing && <ShareCard map={data.map} situation={situation} />}
       <Sheet paper="card">
         <Card map={data.map} situation={situation} at={at} foot={<SettingLine map={data.map} />} />
       </Sheet>

@@ -2,10 +2,15 @@ import { useQuery } from "@tanstack/react-query";
 import { api, unwrap, type Schemas } from "../../api/client";
 import type { DrawnPicture } from "../../ui/body/parts";
 
+/** Under what the pictures of a map are kept. */
+export function picturesKey(map: Schemas["Map"] | undefined) {
+  return ["pictures", map?.id, map?.revision] as const;
+}
+
 /** How the two bodies are at each place of a map; all come at once, so that none has to be waited for. */
 export function usePictures(map: Schemas["Map"] | undefined) {
   return useQuery({
-    queryKey: ["pictures", map?.id, map?.revision],
+    queryKey: picturesKey(map),
     enabled: map !== undefined,
     // Those of the last revision of the same map; another map has other places under the same names.
     placeholderData: (earlier: Schemas["Pictures"] | undefined, query) =>

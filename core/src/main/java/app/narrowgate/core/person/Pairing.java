@@ -37,6 +37,16 @@ public record Pairing(Optional<Double> weightGap, Optional<Double> heightGap, Op
                 children ? AgeGroup.CHILDREN : AgeGroup.ADULTS, hurt);
     }
 
+    /**
+     * Somebody under a typical partner from the room.
+     *
+     * @param hurt what hurts the one below on the day
+     */
+    public static Pairing against(Person you, Set<Injury> hurt, Room room) {
+        return of(you, hurt, new Person("The room", Optional.empty(), Optional.of(room.weight()), room.height(), you.age(), Optional.empty(),
+                Optional.empty(), ""));
+    }
+
     /** True where a child would be under somebody grown up, or the other way round; no round is made of that. */
     public static boolean mixesAges(Person you, Person they) {
         return you.age() != they.age();

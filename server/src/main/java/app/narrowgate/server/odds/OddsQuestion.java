@@ -15,6 +15,7 @@ import app.narrowgate.core.trait.AgeGroup;
 import app.narrowgate.core.trait.Injury;
 import app.narrowgate.core.trait.Level;
 import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
@@ -54,7 +55,10 @@ public record OddsQuestion(
         @Nullable @DecimalMin("0") @DecimalMax("10") Double thinkPerBit,
         @Parameter(description = "Somebody on the roster who is below; with who is on top, their sizes, level and what hurts hold over "
                 + "the saved matchup's") @Nullable UUID you,
-        @Parameter(description = "Somebody on the roster who is on top") @Nullable UUID they) {
+        @Parameter(description = "Somebody on the roster who is on top") @Nullable UUID they,
+        @Parameter(description = "Oneself below and the room on top: the lighter, the middle or the heavier third of it; what is known of "
+                + "oneself holds over the saved matchup's", schema = @Schema(allowableValues = {"lighter", "middle", "heavier"}))
+        @Nullable String room) {
 
     private static final String BY_CONDITION = "any";
 
@@ -64,7 +68,7 @@ public record OddsQuestion(
                 or(heightGap, pairing.heightGap().orElse(null)), jacket, setting, or(age, pairing.age().code()),
                 or(level, pairing.level().map(Coded::code).orElse(null)),
                 injury == null ? pairing.injuries().stream().map(Coded::code).sorted().toList() : injury, stance, thinkBase, thinkPerBit,
-                null, null);
+                null, null, null);
     }
 
     /**
@@ -73,8 +77,8 @@ public record OddsQuestion(
      * @throws RefusedException when something named is not on the map, or two people are named and not looked up yet
      */
     public Setting toSetting(MapIndex index) {
-        if (you != null || they != null) {
-            throw new IllegalStateException("Two people are looked up first");
+        if (you != null || they != null || room != null) {
+            throw new IllegalStateException("People are looked up first");
         }
         Id aimId = aim == null || aim.isBlank() ? index.map().aims().get(0).id() : Id.of(aim);
         ThinkingTime thinking = new ThinkingTime(or(thinkBase, index.map().house().thinking().base()),

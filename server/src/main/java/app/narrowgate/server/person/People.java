@@ -3,6 +3,7 @@ package app.narrowgate.server.person;
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.person.Ailment;
 import app.narrowgate.core.person.Pairing;
+import app.narrowgate.core.person.Room;
 import app.narrowgate.core.person.Person;
 import app.narrowgate.core.right.Right;
 import app.narrowgate.core.trait.Injury;
@@ -179,12 +180,31 @@ public class People {
         if (Pairing.mixesAges(below.person(), above.person())) {
             throw new RefusedException("%s and %s are a child and a grown-up; no round is reckoned for them.".formatted(below.name(), above.name()));
         }
-        LocalDate today = clock.instant().atZone(ZoneOffset.UTC).toLocalDate();
-        Set<Injury> hurt = by.may(Right.READ_HEALTH)
-                ? Ailment.on(today, mapper.ailments(you).stream().map(AilmentRow::ailment).toList()) : Set.of();
+        Set<Injury> hurt = by.may(Right.READ_HEALTH) ? hurtToday(you) : Set.of();
         if (!hurt.isEmpty()) {
             audit.noteOnce(by.id(), Deed.READ_HEALTH, you, "to reckon a pair");
         }
         return new Pair(below.name(), above.name(), Pairing.of(below.person(), hurt, above.person()));
+    }
+
+    /**
+     * What oneself makes of a matchup, under a third of the room. What hurts oneself counts; it is one's own.
+     *
+     * @throws RefusedException where nobody has said who one is on the roster, where one's weight does not stand there, or where
+     *     the room is too small
+     */
+    public Pairing againstRoom(Room.Third third, SignedIn by) {
+        PersonRow you = mapper.byAccount(by.id()).orElseThrow(() -> new RefusedException(
+                "Nobody has said yet which of the people on the roster you are; ask whoever runs the gym."));
+        if (you.person().weight().isEmpty()) {
+            throw new RefusedException("Your weight does not stand on the roster; ask your instructor to write it down.");
+        }
+        List<Person> others = mapper.all().stream().filter(one -> !one.id().equals(you.id())).map(PersonRow::person).toList();
+        return Pairing.against(you.person(), hurtToday(you.id()), Room.of(you.person(), others, third));
+    }
+
+    private Set<Injury> hurtToday(UUID person) {
+        LocalDate today = clock.instant().atZone(ZoneOffset.UTC).toLocalDate();
+        return Ailment.on(today, mapper.ailments(person).stream().map(AilmentRow::ailment).toList());
     }
 }

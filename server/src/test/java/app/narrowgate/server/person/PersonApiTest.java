@@ -185,6 +185,46 @@ class PersonApiTest {
         assertThat(server.client().signIn("joss", "open-the-gate").get(map + "/odds?you=%s&they=%1$s".formatted(adult)).status()).isEqualTo(422);
     }
 
+    /** Thirds by hand: 55, 75 and 95 kg, against 70; the odds are those of the figures themselves, with what hurts oneself. */
+    @Test
+    void oneselfAgainstTheRoom() {
+        TestClient alone = server.client().openGym("The Room", "room-owner");
+        assertThat(alone.get("/api/me/room").json().get("missing").stringValue()).contains("which of the people on the roster you are");
+        String people = "Me, 70 kg, 175 cm, beginner\nA, 50 kg\nB, 55 kg\nC, 62 kg\nD, 70 kg\nE, 71 kg\nF, 79 kg\nG, 88 kg, 180 cm\nH, 93 kg, 190 cm";
+        JsonNode added = alone.post("/api/people", "{\"people\":%s}".formatted(read(alone, people).get("people"))).json();
+        String me = added.get(0).get("id").stringValue();
+        alone.put("/api/people/%s/account".formatted(me), "{\"account\":\"%s\"}".formatted(
+                alone.get("/api/members").json().get(0).get("id").stringValue()));
+        assertThat(alone.get("/api/me/room").json().get("missing").stringValue()).contains("8 others", "9 are needed");
+        alone.post("/api/people", "{\"people\":%s}".formatted(read(alone, "I, 104 kg, 196 cm\nSmall, child, 30 kg").get("people")));
+        alone.put("/api/people/%s/health".formatted(me), "{\"ailments\":[{\"injury\":\"neck\",\"avoid\":\"\"}]}");
+        JsonNode room = alone.get("/api/me/room").json();
+        assertThat(room.has("missing")).isFalse();
+        assertThat(room.get("thirds").valueStream().map(third -> third.get("weightGap").doubleValue())).containsExactly(-15.0, 5.0, 25.0);
+        assertThat(room.get("thirds").get(2).get("heightGap").doubleValue()).isEqualTo(15);
+        assertThat(room.get("thirds").get(0).has("heightGap")).isFalse();
+        assertThat(room.get("injuries").get(0).stringValue()).isEqualTo("neck");
+
+        String map = "/api/maps/" + alone.post("/api/maps/new", "{\"title\":\"House\",\"source\":\"reference\"}").json().get("id").stringValue();
+        assertThat(alone.get(map + "/odds?room=heavier").json())
+                .isEqualTo(alone.get(map + "/odds?weightGap=25&heightGap=15&level=novice&age=adults&injury=neck").json());
+        assertThat(alone.get(map + "/odds?room=heavier&you=%s&they=%1$s".formatted(me)).status()).isEqualTo(422);
+        assertThat(alone.get(map + "/odds?room=strongest").status()).isEqualTo(422);
+    }
+
+    /** A student sees no roster; the room they see. */
+    @Test
+    void aStudentReadsTheMapForTheRoom() {
+        TestClient student = server.client().signIn("joss", "open-the-gate");
+        JsonNode room = student.get("/api/me/room").json();
+        assertThat(room.get("thirds")).hasSize(3);
+        assertThat(room.get("injuries").get(0).stringValue()).isEqualTo("knee");
+        String map = "/api/maps/" + student.firstMap();
+        JsonNode lighter = student.get(map + "/odds?room=lighter").json();
+        JsonNode heavier = student.get(map + "/odds?room=heavier").json();
+        assertThat(heavier.get("start").doubleValue()).isLessThan(lighter.get("start").doubleValue());
+    }
+
     @Test
     void everythingAboutSomebodyIsTakenOutAndAway() throws IOException {
         String id = hurts(add("Maple Reed, 70 kg"), "{\"injury\":\"neck\",\"avoid\":\"no stacking\"}");

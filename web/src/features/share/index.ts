@@ -1,0 +1,2 @@
+export { LinksPage } from "./LinksPage";
+export { ShareCard } from "./ShareCard";
