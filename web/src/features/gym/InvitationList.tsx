@@ -46,7 +46,9 @@ export function InvitationList({ invitations }: { invitations: Schemas["Invitati
       {past.length > 0 && (
         <details className="mt-3">
           <summary>
-            {past.length === 1 ? "One link" : `${past.length} links`} of the last weeks that work no longer
+            {past.length === 1
+              ? "One link of the last weeks that works no longer"
+              : `${past.length} links of the last weeks that work no longer`}
           </summary>
           <ul className="mt-1">
             {past.map((one) => (

@@ -31,6 +31,7 @@ export function SettingLine({ map, children }: { map: Schemas["Map"]; children?:
     setting.late > 0 ? `${seconds(setting.late)} late` : "in time",
     aim?.title.toLowerCase(),
   ];
+  const told = words.filter(Boolean).join(" · ");
   return (
     <>
       <p
@@ -40,8 +41,8 @@ export function SettingLine({ map, children }: { map: Schemas["Map"]; children?:
         <span
           className={`flex min-w-0 items-baseline gap-x-2.5 ${children ? "max-xl:basis-full" : "max-mid:basis-full"}`}
         >
-          <span className={`min-w-0 ${children ? "truncate" : "max-mid:truncate"}`}>
-            {words.filter(Boolean).join(" · ")}
+          <span className={`min-w-0 ${children ? "truncate" : "max-mid:truncate"}`} title={told}>
+            {told}
           </span>
           <button type="button" className="word shrink-0" aria-expanded={isOpen} onClick={turn}>
             {isOpen ? "close" : "change"}

@@ -15,7 +15,7 @@ export function RoomPick({
   return (
     <div className="col-span-full flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-rule pt-1">
       <label className="flex min-w-0 grow items-center gap-3 lg:grow-0">
-        <span className="shrink-0 text-quiet max-lg:w-20">You against</span>
+        <span className="shrink-0 text-quiet max-lg:w-20">Against the room</span>
         <select
           className="box min-w-0 font-semibold"
           value={room ?? ""}
@@ -25,7 +25,7 @@ export function RoomPick({
           <option value="">nobody in particular</option>
           {asked?.thirds.map((one) => (
             <option key={one.third} value={one.third}>
-              {[`the ${one.third} third of the room`, gapsInWords(one)].filter(Boolean).join(", ")}
+              {[`the ${one.third} third`, gapsInWords(one)].filter(Boolean).join(", ")}
             </option>
           ))}
         </select>

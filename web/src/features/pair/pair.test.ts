@@ -20,10 +20,8 @@ it("says oneself and a third of the room as one says it", () => {
     thirds: [{ third: "heavier" as const, weightGap: 25, heightGap: undefined }],
     injuries: ["neck"],
   };
-  expect(roomInWords(room, "heavier")).toBe(
-    "You under the heavier third of the room, 25 kg heavier, mind the neck",
-  );
-  expect(roomInWords(room, "lighter")).toBe("You under the lighter third of the room, mind the neck");
+  expect(roomInWords(room, "heavier")).toBe("You under the heavier third, 25 kg heavier, mind the neck");
+  expect(roomInWords(room, "lighter")).toBe("You under the lighter third, mind the neck");
 });
 
 it("says of two in nobody’s name only what is between them", () => {

@@ -59,5 +59,5 @@ export function pairInWords(pair: Schemas["Pair"]): string {
 /** Oneself under a third of the room, as one says it. */
 export function roomInWords(room: Schemas["Room"], third: Third): string {
   const gaps = room.thirds.find((one) => one.third === third);
-  return underWhom(`You under the ${third} third of the room`, gaps ? gapsInWords(gaps) : "", room.injuries);
+  return underWhom(`You under the ${third} third`, gaps ? gapsInWords(gaps) : "", room.injuries);
 }

@@ -29,7 +29,9 @@ export function LinksPage() {
       {past.length > 0 && (
         <details className="mt-4">
           <summary>
-            {past.length === 1 ? "One link" : `${past.length} links`} of the last weeks that work no longer
+            {past.length === 1
+              ? "One link of the last weeks that works no longer"
+              : `${past.length} links of the last weeks that work no longer`}
           </summary>
           <ul className="mt-1">
             {past.map((one) => (

@@ -137,6 +137,75 @@ class DoorStory extends Story {
         assertThat(h1(page)).hasText("This is not open to you");
     }
 
+    /** Without the roster a student still reads the map for themselves: against the lighter, the middle and the heavier of the room. */
+    @Test
+    void aStudentReadsTheMapAgainstTheRoom() {
+        Page page = browser.window(390, 844, ColorScheme.LIGHT);
+        Browser.signIn(page, "joss", "open-the-gate");
+        page.waitForURL("**/map/**");
+        go(page, "/at/mount-low");
+        openSetting(page);
+        Locator room = page.getByRole(AriaRole.COMBOBOX, named("Against the room"));
+        assertThat(room.locator("option")).hasCount(4);
+        assertThat(room.locator("option").nth(3)).hasText(Pattern.compile("the heavier third, \\d+ kg heavier and \\d+ cm taller"));
+        room.selectOption("heavier");
+        page.waitForURL("**room=heavier**");
+        assertThat(page.getByText(Pattern.compile("You under the heavier third, .*, mind the knee · "))).hasCount(1);
+        assertThat(page.getByText(Pattern.compile("was \\d+ \\(−\\d+\\)"))).isVisible();
+        assertThat(Browser.seriousFaults(page)).isEmpty();
+        go(page, "/at/mount-low/card?room=heavier");
+        assertThat(page.getByText(Pattern.compile("^Quarrystep house map.*\\d+ kg heavier"))).not().containsText("knee");
+        assertThat(button(page, "Share by a link")).hasCount(0);
+        go(page, "?room=strongest");
+        assertThat(page.getByText("Even pair · ").first()).isVisible();
+    }
+
+    /** A card goes out by a link, is read on the phone of somebody who is in no gym, and shows nothing once it is withdrawn. */
+    @Test
+    void aCardGoesOutByALinkAndIsWithdrawn() {
+        Page coach = browser.freshlySignedIn();
+        go(coach, "/at/side-framed/card?read=0.75&late=1.5");
+        button(coach, "Share by a link").click();
+        coach.getByRole(AriaRole.RADIO, named("a week")).check();
+        button(coach, "Make the link").click();
+        String link = coach.getByLabel("The link", EXACT).inputValue();
+        assertThat(Browser.seriousFaults(coach)).isEmpty();
+        Locator foot = coach.getByText(Pattern.compile("as of change"));
+
+        Page phone = browser.window(390, 844, ColorScheme.DARK);
+        List<String> asked = new ArrayList<>();
+        phone.onRequest(request -> {
+            if (request.url().contains("/api/")) {
+                asked.add(request.url().replaceAll(".*/api", "/api"));
+            }
+        });
+        phone.navigate(link);
+        assertThat(h1(phone)).hasText("Card: Near arm framed");
+        assertThat(phone.getByText(Pattern.compile("as of change"))).hasText(foot.textContent());
+        assertThat(phone.getByRole(AriaRole.ARTICLE)).containsText("Bridge, hip escape, knee high");
+        assertThat(phone.getByRole(AriaRole.IMG).first()).isVisible();
+        assertThat(phone.getByText("Quarrystep Grappling")).isVisible();
+        assertThat(phone.getByRole(AriaRole.LINK)).hasCount(0);
+        assertThat(Browser.seriousFaults(phone)).isEmpty();
+        assertThat(asked).containsOnly("/api/session", "/api/links/look");
+        phone.setViewportSize(1280, 800);
+        assertThat(phone.getByRole(AriaRole.ARTICLE)).containsText("Bridge, hip escape, knee high");
+
+        button(coach, "Done sharing").click();
+        coach.navigate(app.address() + "/links");
+        coach.getByRole(AriaRole.BUTTON, named("Withdraw: Near arm framed")).click();
+        assertThat(coach.getByText("One link of the last weeks that works no longer")).isVisible();
+        assertThat(Browser.seriousFaults(coach)).isEmpty();
+        phone.reload();
+        assertThat(alert(phone)).containsText("This link shows nothing");
+        phone.navigate("about:blank");
+        phone.navigate(app.address() + "/card");
+        assertThat(phone.getByText("The link is cut off")).isVisible();
+        coach.navigate(app.address() + "/gym/audit");
+        assertThat(coach.getByText("withdrew a link to a card")).isVisible();
+        assertThat(coach.getByText("“Near arm framed”").first()).isVisible();
+    }
+
     @Test
     void aPasswordIsChangedAndElsewhereOneIsSignedOut() {
         Page owner = browser.freshlySignedIn();

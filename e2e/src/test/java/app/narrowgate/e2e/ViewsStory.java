@@ -24,7 +24,8 @@ class ViewsStory extends Story {
             "/workshop/reactions?edit=low-trap-bridge", "/workshop/matchups?edit=much-heavier", "/workshop/holds?edit=mount-pin",
             "/workshop/postures?edit=mount-low", "/poster/mount");
     /** Those that are no map's. */
-    private static final List<String> OUTSIDE = List.of("/maps", "/gym", "/gym/audit", "/gym/letters", "/yourself", "/people");
+    private static final List<String> OUTSIDE = List.of("/maps", "/gym", "/gym/audit", "/gym/letters", "/yourself", "/people", "/links",
+            "/card");
     /** Ninety cards of which one is among the views take half a minute a look. */
     private static final List<String> LONG = List.of("/booklet");
 
