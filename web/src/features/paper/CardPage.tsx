@@ -5,21 +5,23 @@ import { paths, useMap } from "../map";
 import { settingQuery, useOdds } from "../odds";
 import { May } from "../session";
 import { ShareCard } from "../share";
-import { Card } from "./Card";
+import { Card, CardInHand } from "./Card";
 import { PrintBar } from "./PrintBar";
 import { SettingLine } from "./SettingLine";
 import { Sheet } from "./Sheet";
 import { Heading } from "../../ui/Heading";
+import { useWide } from "../../ui/media";
 import { together, Waiting } from "../../ui/Waiting";
 import { indexOf } from "../../model/mapIndex";
 
-/** One situation as a page to print and pin to the wall. */
+/** One situation as a page to print and pin to the wall; on a phone as it is read in the hand. */
 export function CardPage() {
   const { situation: id = "" } = useParams();
   const map = useMap();
   const odds = useOdds(map.data);
   const [params] = useSearchParams();
   const [sharing, setSharing] = useState(false);
+  const wide = useWide();
   const ready = together({ map, odds });
   if (!ready.data) return <Waiting what="Writing the card" on={ready} />;
   const data = ready.data;
@@ -27,8 +29,9 @@ export function CardPage() {
   const situation = indexOf(data.map).situation(id);
   const at = data.odds.situations[id];
   if (!situation || !at) return <main className="p-5">This situation has been taken out.</main>;
+  const told = { map: data.map, situation, at, foot: <SettingLine map={data.map} /> };
   return (
-    <main className="paper-view">
+    <main className={wide ? "paper-view" : ""}>
       <Heading size="unseen">Card: {situation.title}</Heading>
       <PrintBar back={paths.situation(data.map.id, id) + settingQuery(params)} what="the situation">
         <May right="share">
@@ -38,9 +41,13 @@ export function CardPage() {
         </May>
       </PrintBar>
       {sharing && <ShareCard map={data.map} situation={situation} />}
-      <Sheet paper="card">
-        <Card map={data.map} situation={situation} at={at} foot={<SettingLine map={data.map} />} />
-      </Sheet>
+      {wide ? (
+        <Sheet paper="card">
+          <Card {...told} />
+        </Sheet>
+      ) : (
+        <CardInHand {...told} />
+      )}
     </main>
   );
 }

@@ -234,7 +234,8 @@ function Leaving({ gym }: { gym: string }) {
     <section>
       <h2 className="text-base lg:text-[15px]">Leaving</h2>
       <p className="mt-1">
-        Who leaves cannot sign in any more. What they wrote stays with {gym}.{" "}
+        Who leaves cannot sign in any more. What they wrote, and what the roster says of them, stays with{" "}
+        {gym} if they do not want to be forgotten.{" "}
         {!open && (
           <button type="button" className="word" aria-expanded={false} onClick={() => setOpen(true)}>
             Leave the gym …

@@ -38,6 +38,11 @@ public class Audit {
         }
     }
 
+    /** What a member did and what was done to them, the oldest first. Cost: looks through what was noted of their gym. */
+    public List<Told> about(UUID account) {
+        return mapper.about(account);
+    }
+
     /** What was noted before the one with this number, the newest first, at most so many. */
     List<AuditRow> before(long id, int most) {
         return mapper.before(id, most);

@@ -21,6 +21,12 @@ interface AuditMapper {
     boolean isNoted(@Param("actor") UUID actor, @Param("deed") String deed, @Param("subject") UUID subject, @Param("after") Instant after);
 
     @Select("""
+            select at, deed, detail, actor = #{account} as own from audit
+            where actor = #{account} or subject = #{account} or subject in (select id from person where account = #{account})
+            order by id""")
+    List<Told> about(UUID account);
+
+    @Select("""
             select n.id, n.at, a.display_name as actor, n.deed, n.subject as subject_id, coalesce(s.display_name, p.name) as subject, n.detail
             from audit n
             left join account a on a.id = n.actor and a.forgotten_at is null
