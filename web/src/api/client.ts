@@ -87,10 +87,20 @@ export async function unwrapNothing(
   await unwrap(answer);
 }
 
+/** What the server says to a change without a token, which the next asking brings; whoever lacks a right is told otherwise. */
+const NO_TOKEN = "Not allowed";
+
 /** True for what is no refusal: there is no connection, no session or token, too much at once, or the server is away. */
 export function isForLater(error: unknown): boolean {
-  const status = error instanceof ApiError ? error.problem.status : 0;
-  return status === 0 || status === 401 || status === 403 || status === 429 || status >= 500;
+  if (!(error instanceof ApiError)) return true;
+  const { status, title } = error.problem;
+  return (
+    status === 0 ||
+    status === 401 ||
+    status === 429 ||
+    status >= 500 ||
+    (status === 403 && title === NO_TOKEN)
+  );
 }
 
 export function problemOf(error: unknown): Problem {

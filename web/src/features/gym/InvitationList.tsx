@@ -1,4 +1,5 @@
 import { problemOf, type Schemas } from "../../api/client";
+import { OpenLink, PastLinks } from "../../ui/LinkList";
 import { Refused } from "../../ui/Notice";
 import { whenInWords } from "../../ui/when";
 import { roleTitle } from "../session";
@@ -23,45 +24,24 @@ export function InvitationList({ invitations }: { invitations: Schemas["Invitati
       {open.length === 0 && <p className="mt-1 text-quiet">None.</p>}
       <ul className="mt-1">
         {open.map((one) => (
-          <li
+          <OpenLink
             key={one.id}
-            className="flex min-h-11 flex-wrap items-center gap-x-4 border-b border-rule py-1 lg:min-h-9"
+            about={`${aboutOf(one)}, made ${whenInWords(one.madeAt)}`}
+            withdrawing={withdraw.isPending}
+            withdraw={() => withdraw.mutate(one.id)}
           >
-            <span>
-              {aboutOf(one)} <span className="text-quiet">until {whenInWords(one.expiresAt)}</span>
-            </span>
-            <button
-              type="button"
-              className="word ml-auto"
-              aria-label={`Withdraw: ${aboutOf(one)}, made ${whenInWords(one.madeAt)}`}
-              disabled={withdraw.isPending}
-              onClick={() => withdraw.mutate(one.id)}
-            >
-              Withdraw
-            </button>
-          </li>
+            {aboutOf(one)} <span className="text-quiet">until {whenInWords(one.expiresAt)}</span>
+          </OpenLink>
         ))}
       </ul>
       {withdraw.isError && <Refused problem={problemOf(withdraw.error)} />}
-      {past.length > 0 && (
-        <details className="mt-3">
-          <summary>
-            {past.length === 1
-              ? "One link of the last weeks that works no longer"
-              : `${past.length} links of the last weeks that work no longer`}
-          </summary>
-          <ul className="mt-1">
-            {past.map((one) => (
-              <li key={one.id} className="border-b border-rule py-1">
-                {aboutOf(one)}{" "}
-                <span className="text-quiet">
-                  {STATE[one.state]}, made by {one.madeBy} {whenInWords(one.madeAt)}
-                </span>
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
+      <PastLinks
+        links={past.map((one) => ({
+          id: one.id,
+          about: aboutOf(one),
+          end: `${STATE[one.state]}, made by ${one.madeBy} ${whenInWords(one.madeAt)}`,
+        }))}
+      />
     </section>
   );
 }

@@ -8,7 +8,9 @@ import { PlacePicture } from "../picture";
 import { indexOf } from "../../model/mapIndex";
 import { feederLines } from "../../ui/body/feeder";
 import { Limbs } from "../../ui/body/Limbs";
+import { useWide } from "../../ui/media";
 import { Fit } from "./Fit";
+import { Sheet } from "./Sheet";
 
 /** How much of a place is told, and in which sizes, in points; the next is taken where it does not fit. */
 interface Telling {
@@ -88,8 +90,21 @@ export function Card({
   );
 }
 
+/** The same on a screen: as it is printed, or on a phone as it is read in the hand. */
+export function CardOnScreen(told: Parameters<typeof CardInHand>[0]) {
+  const wide = useWide();
+  if (!wide) return <CardInHand {...told} />;
+  return (
+    <div className="paper-view">
+      <Sheet paper="card">
+        <Card {...told} />
+      </Sheet>
+    </div>
+  );
+}
+
 /** The same where no paper is: on a narrow screen, one under the other, everything told. */
-export function CardInHand({
+function CardInHand({
   map,
   situation,
   at,

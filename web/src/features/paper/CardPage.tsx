@@ -5,12 +5,10 @@ import { paths, useMap } from "../map";
 import { settingQuery, useOdds } from "../odds";
 import { May } from "../session";
 import { ShareCard } from "../share";
-import { Card, CardInHand } from "./Card";
+import { CardOnScreen } from "./Card";
 import { PrintBar } from "./PrintBar";
 import { SettingLine } from "./SettingLine";
-import { Sheet } from "./Sheet";
 import { Heading } from "../../ui/Heading";
-import { useWide } from "../../ui/media";
 import { together, Waiting } from "../../ui/Waiting";
 import { indexOf } from "../../model/mapIndex";
 
@@ -21,7 +19,6 @@ export function CardPage() {
   const odds = useOdds(map.data);
   const [params] = useSearchParams();
   const [sharing, setSharing] = useState(false);
-  const wide = useWide();
   const ready = together({ map, odds });
   if (!ready.data) return <Waiting what="Writing the card" on={ready} />;
   const data = ready.data;
@@ -29,9 +26,8 @@ export function CardPage() {
   const situation = indexOf(data.map).situation(id);
   const at = data.odds.situations[id];
   if (!situation || !at) return <main className="p-5">This situation has been taken out.</main>;
-  const told = { map: data.map, situation, at, foot: <SettingLine map={data.map} /> };
   return (
-    <main className={wide ? "paper-view" : ""}>
+    <main>
       <Heading size="unseen">Card: {situation.title}</Heading>
       <PrintBar back={paths.situation(data.map.id, id) + settingQuery(params)} what="the situation">
         <May right="share">
@@ -41,13 +37,7 @@ export function CardPage() {
         </May>
       </PrintBar>
       {sharing && <ShareCard map={data.map} situation={situation} />}
-      {wide ? (
-        <Sheet paper="card">
-          <Card {...told} />
-        </Sheet>
-      ) : (
-        <CardInHand {...told} />
-      )}
+      <CardOnScreen map={data.map} situation={situation} at={at} foot={<SettingLine map={data.map} />} />
     </main>
   );
 }

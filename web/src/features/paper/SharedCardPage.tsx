@@ -5,14 +5,12 @@ import { indexOf } from "../../model/mapIndex";
 import { useToken } from "../../ui/token";
 import { Door } from "../../ui/Door";
 import { Heading } from "../../ui/Heading";
-import { useWide } from "../../ui/media";
 import { Loading, NotSolved, Refused } from "../../ui/Notice";
 import { whenInWords } from "../../ui/when";
 import { picturesKey } from "../picture";
 import { useSession } from "../session";
-import { Card, CardInHand } from "./Card";
+import { CardOnScreen } from "./Card";
 import { SettingWords } from "./SettingLine";
-import { Sheet } from "./Sheet";
 
 /** A card as somebody without a sign-in reads it, by a link. What opens it stands behind the sign in the address. */
 export function SharedCardPage() {
@@ -43,11 +41,9 @@ export function SharedCardPage() {
 }
 
 function SharedCard({ card }: { card: Schemas["SharedCard"] }) {
-  const wide = useWide();
   const { map, at } = card;
   const situation = indexOf(map).situation(card.situation);
   if (!situation || !at) return <NotSolved />;
-  const told = { map, situation, at, foot: <SettingWords map={map} setting={card} /> };
   return (
     <WithPictures card={card}>
       <header className="on-band no-print flex min-h-12 flex-wrap items-center gap-x-5 gap-y-1 bg-band px-5 py-2 text-on-band">
@@ -62,15 +58,14 @@ function SharedCard({ card }: { card: Schemas["SharedCard"] }) {
           Print
         </button>
       </header>
-      <main className={wide ? "paper-view" : ""}>
+      <main>
         <Heading size="unseen">Card: {situation.title}</Heading>
-        {wide ? (
-          <Sheet paper="card">
-            <Card {...told} />
-          </Sheet>
-        ) : (
-          <CardInHand {...told} />
-        )}
+        <CardOnScreen
+          map={map}
+          situation={situation}
+          at={at}
+          foot={<SettingWords map={map} setting={card} />}
+        />
       </main>
     </WithPictures>
   );

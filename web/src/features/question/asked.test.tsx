@@ -55,7 +55,7 @@ describe("a question", () => {
   });
 
   it.each([401, 403, 429, 503])("waits when the server answers %i", async (status) => {
-    vi.mocked(fetch).mockResolvedValue(answer(status));
+    vi.mocked(fetch).mockResolvedValue(answer(status, { title: "Not allowed", detail: "No token." }));
     const ask = await loaded();
     const result = await act(() => ask.current.ask({ mapId: "m", words: "hop" }));
     expect(result.refused).toBeUndefined();

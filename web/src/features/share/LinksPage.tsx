@@ -1,4 +1,5 @@
 import { Heading } from "../../ui/Heading";
+import { PastLinks } from "../../ui/LinkList";
 import { together, Waiting } from "../../ui/Waiting";
 import { whenInWords } from "../../ui/when";
 import { useLinks } from "./links";
@@ -12,9 +13,9 @@ export function LinksPage() {
   const open = ready.data.links.filter((one) => one.state === "open");
   const past = ready.data.links.filter((one) => one.state !== "open");
   return (
-    <main className="max-w-3xl px-5 pt-4 pb-10">
+    <main className="max-w-4xl px-5 pt-4 pb-10">
       <Heading>Links</Heading>
-      <p className="mt-1 text-quiet">
+      <p className="mt-1 max-w-2xl text-quiet">
         Whoever has a link reads one card without signing in: the place, what is taught there and the odds, as
         the map stands then. One is made on the card itself. Withdrawn, it shows nothing from that moment.
       </p>
@@ -26,26 +27,13 @@ export function LinksPage() {
           <OpenLinks links={open} named />
         </div>
       )}
-      {past.length > 0 && (
-        <details className="mt-4">
-          <summary>
-            {past.length === 1
-              ? "One link of the last weeks that works no longer"
-              : `${past.length} links of the last weeks that work no longer`}
-          </summary>
-          <ul className="mt-1">
-            {past.map((one) => (
-              <li key={one.id} className="border-b border-rule py-1">
-                {one.title}, {one.mapTitle}{" "}
-                <span className="text-quiet">
-                  {one.state === "withdrawn" ? "withdrawn" : "too old"}, made by {one.madeBy}{" "}
-                  {whenInWords(one.madeAt)}
-                </span>
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
+      <PastLinks
+        links={past.map((one) => ({
+          id: one.id,
+          about: `${one.title}, ${one.mapTitle}`,
+          end: `${one.state === "withdrawn" ? "withdrawn" : "too old"}, made by ${one.madeBy} ${whenInWords(one.madeAt)}`,
+        }))}
+      />
     </main>
   );
 }

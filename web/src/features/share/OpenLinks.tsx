@@ -1,4 +1,5 @@
 import { problemOf, type Schemas } from "../../api/client";
+import { OpenLink } from "../../ui/LinkList";
 import { Refused } from "../../ui/Notice";
 import { whenInWords } from "../../ui/when";
 import { useWithdrawLink } from "./links";
@@ -10,31 +11,22 @@ export function OpenLinks({ links, named }: { links: Schemas["SharedLink"][]; na
     <>
       <ul>
         {links.map((one) => (
-          <li
+          <OpenLink
             key={one.id}
-            className="flex min-h-11 items-center gap-x-4 border-b border-rule py-1 lg:min-h-9"
+            about={`${one.title}, made ${whenInWords(one.madeAt)}`}
+            withdrawing={withdraw.isPending}
+            withdraw={() => withdraw.mutate(one.id)}
           >
-            <span className="min-w-0 grow">
-              {named && (
-                <>
-                  <strong>{one.title}</strong>, {one.mapTitle}{" "}
-                </>
-              )}
-              <span className={named ? "text-quiet" : ""}>
-                {named ? "until" : "Until"} {whenInWords(one.expiresAt)}, made by {one.madeBy}{" "}
-                {whenInWords(one.madeAt)}
-              </span>
+            {named && (
+              <>
+                <strong>{one.title}</strong>, {one.mapTitle}{" "}
+              </>
+            )}
+            <span className={named ? "text-quiet" : ""}>
+              {named ? "until" : "Until"} {whenInWords(one.expiresAt)}, made by {one.madeBy}{" "}
+              {whenInWords(one.madeAt)}
             </span>
-            <button
-              type="button"
-              className="word shrink-0"
-              aria-label={`Withdraw: ${one.title}, made ${whenInWords(one.madeAt)}`}
-              disabled={withdraw.isPending}
-              onClick={() => withdraw.mutate(one.id)}
-            >
-              Withdraw
-            </button>
-          </li>
+          </OpenLink>
         ))}
       </ul>
       {withdraw.isError && <Refused problem={problemOf(withdraw.error)} />}
