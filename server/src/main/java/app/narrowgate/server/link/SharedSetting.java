@@ -30,6 +30,6 @@ record SharedSetting(@Nullable @Size(max = 64) String aim, @NotNull @DecimalMin(
     }
 
     OddsQuestion toQuestion() {
-        return new OddsQuestion(aim, read, late, matchup, null, null, null, null, null, null, null, stances, null, null, null, null, null);
+        return OddsQuestion.ofNobody(aim, read, late, matchup, stances);
     }
 }

@@ -62,6 +62,11 @@ public record OddsQuestion(
 
     private static final String BY_CONDITION = "any";
 
+    /** What is asked for where nobody in particular is below or on top; null for whatever takes its usual value. */
+    public static OddsQuestion ofNobody(String aim, Double read, Double late, String matchup, List<String> stances) {
+        return new OddsQuestion(aim, read, late, matchup, null, null, null, null, null, null, null, stances, null, null, null, null, null);
+    }
+
     /** The same for two people: what is asked for besides holds over what is known of them. */
     OddsQuestion between(Pairing pairing) {
         return new OddsQuestion(aim, read, late, matchup, or(weightGap, pairing.weightGap().orElse(null)),
