@@ -15,6 +15,9 @@ import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import jakarta.annotation.PreDestroy;
+import java.util.List;
+import java.util.Optional;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -45,6 +48,9 @@ public class Pictures {
     /** A view changes with its revision only, and is rendered once if it is one object. */
     private final Cache<StoredMap, PicturesView> views = Caffeine.newBuilder().weakKeys().build();
 
+    private final Object closing = new Object();
+    private boolean closed;
+
     private final Gyms gyms;
     private final MapShelf shelf;
     private final MapStore maps;
@@ -58,10 +64,24 @@ public class Pictures {
     /** Draws the house map before anybody asks; whoever asks meanwhile waits for no more than they would have. */
     @EventListener(ApplicationReadyEvent.class)
     void drawAhead() {
-        Thread ahead = new Thread(() -> gyms.all().stream().limit(AHEAD).forEach(gym -> GymScope.of(gym.id()).run(
-                () -> shelf.first().ifPresent(map -> of(maps.head(map))))), "pictures-ahead");
+        Thread ahead = new Thread(() -> firstMaps().forEach(this::of), "pictures-ahead");
         ahead.setDaemon(true);
         ahead.start();
+    }
+
+    /** The map with which a gym begins, of a few gyms; none once the house closes, which waits for what is being read. */
+    private List<StoredMap> firstMaps() {
+        synchronized (closing) {
+            return closed ? List.of() : gyms.all().stream().limit(AHEAD)
+                    .map(gym -> GymScope.of(gym.id()).get(() -> shelf.first().map(maps::head))).flatMap(Optional::stream).toList();
+        }
+    }
+
+    @PreDestroy
+    void close() {
+        synchronized (closing) {
+            closed = true;
+        }
     }
 
     /** The pictures of a map's places. */
