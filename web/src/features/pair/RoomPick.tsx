@@ -10,8 +10,10 @@ export function RoomPick({
   onChange: (room: Third | undefined) => void;
 }) {
   const named = useMay("see-people");
-  const asked = useRoom(!named).data;
-  if (named) return null;
+  // Who sees the roster names two of it, and finds here only what an address brought along.
+  const shown = !named || room !== undefined;
+  const asked = useRoom(shown).data;
+  if (!shown) return null;
   return (
     <div className="col-span-full flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-rule pt-1">
       <label className="flex min-w-0 grow items-center gap-3 lg:grow-0">

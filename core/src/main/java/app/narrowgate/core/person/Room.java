@@ -39,8 +39,8 @@ public record Room(Third third, double weight, Optional<Double> height) {
                 .sorted(Comparator.comparing((Person one) -> one.weight().orElseThrow()).thenComparing(Person::name)).toList();
         int thirds = Third.values().length;
         if (room.size() < FEWEST * thirds) {
-            throw new RefusedException("The room is too small to be told of without telling of somebody in it: %d others of your age group have a "
-                    .formatted(room.size()) + "weight on the roster, and %d are needed.".formatted(FEWEST * thirds));
+            throw new RefusedException("The room is too small to be told of without telling of somebody in it: %d others of your age group "
+                    .formatted(FEWEST * thirds) + "must have a weight on the roster, and it has %d.".formatted(room.size()));
         }
         List<Person> part = room.subList(room.size() * third.ordinal() / thirds, room.size() * (third.ordinal() + 1) / thirds);
         return new Room(third, average(part, Person::weight).orElseThrow(), average(part, Person::height));

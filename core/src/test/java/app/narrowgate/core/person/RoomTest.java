@@ -48,7 +48,7 @@ class RoomTest {
         assertThat(Room.of(YOU, others, Third.LIGHTER).weight()).isEqualTo(60);
         Person child = person("Child", AgeGroup.CHILDREN, 30.0, 130.0);
         assertThatThrownBy(() -> Room.of(child, others, Third.LIGHTER)).isInstanceOf(RefusedException.class)
-                .hasMessageContaining("1 others").hasMessageContaining("9 are needed");
+                .hasMessageContaining("9 others").hasMessageContaining("it has 1.");
     }
 
     @Test
