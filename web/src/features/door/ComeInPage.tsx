@@ -1,8 +1,9 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, problemOf, unwrap, type Schemas } from "../../api/client";
+import { api, isForLater, problemOf, unwrap, type Schemas } from "../../api/client";
 import { Heading } from "../../ui/Heading";
-import { Loading, Refused } from "../../ui/Notice";
+import { Refused } from "../../ui/Notice";
+import { together, Waiting } from "../../ui/Waiting";
 import { whenInWords } from "../../ui/when";
 import { PasswordFields, passwordProblem, ROLE_ABOUT, roleTitle, useComeIn, useSession } from "../session";
 import { Door } from "../../ui/Door";
@@ -21,14 +22,16 @@ export function ComeInPage() {
     retry: false,
     staleTime: Infinity,
   });
-  if (token !== "" && !offer.isError && !offer.data) return <Loading what="Opening" />;
+  const refused = offer.isError && !isForLater(offer.error);
+  if (token !== "" && !refused && !offer.data)
+    return <Waiting what="Opening" on={together({ session, offer })} />;
   return (
     <Door>
       <div className="w-full max-w-sm space-y-5 bg-ground p-6">
         {!offer.data ? (
           <>
             <Heading size="door">Narrow Gate</Heading>
-            {offer.isError ? (
+            {refused ? (
               <Refused problem={problemOf(offer.error)} />
             ) : (
               <p>The link is cut off: what opens the door stands behind the sign # in it. Copy all of it.</p>

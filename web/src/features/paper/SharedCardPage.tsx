@@ -1,11 +1,12 @@
 import { QueryClient, QueryClientProvider, useQuery } from "@tanstack/react-query";
 import { useMemo, type ReactNode } from "react";
-import { api, problemOf, unwrap, type Schemas } from "../../api/client";
+import { api, isForLater, problemOf, unwrap, type Schemas } from "../../api/client";
 import { indexOf } from "../../model/mapIndex";
 import { useToken } from "../../ui/token";
 import { Door } from "../../ui/Door";
 import { Heading } from "../../ui/Heading";
-import { Loading, NotSolved, Refused } from "../../ui/Notice";
+import { NotSolved, Refused } from "../../ui/Notice";
+import { together, Waiting } from "../../ui/Waiting";
 import { whenInWords } from "../../ui/when";
 import { picturesKey } from "../picture";
 import { useSession } from "../session";
@@ -25,12 +26,14 @@ export function SharedCardPage() {
     staleTime: Infinity,
   });
   if (card.data) return <SharedCard card={card.data} />;
-  if (token !== "" && !card.isError) return <Loading what="Looking up the card" />;
+  const refused = card.isError && !isForLater(card.error);
+  if (token !== "" && !refused)
+    return <Waiting what="Looking up the card" on={together({ session, card })} />;
   return (
     <Door>
       <div className="w-full max-w-sm space-y-5 bg-ground p-6">
         <Heading size="door">Narrow Gate</Heading>
-        {card.isError ? (
+        {refused ? (
           <Refused problem={problemOf(card.error)} />
         ) : (
           <p>The link is cut off: what opens the card stands behind the sign # in it. Copy all of it.</p>

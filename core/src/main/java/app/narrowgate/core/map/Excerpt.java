@@ -47,7 +47,8 @@ public final class Excerpt {
                 PartKind.REACTIONS, reactions,
                 // By name: what an aim is worth elsewhere tells of elsewhere.
                 PartKind.AIMS, map.aims().stream().map(aim -> aim.withPlaces(Map.of())).toList(),
-                PartKind.RULES, map.rules()));
+                // Why something is closed is told; how the house shifts its figures is not.
+                PartKind.RULES, map.rules().stream().filter(rule -> rule.effect() == RateRule.Effect.CLOSES).toList()));
     }
 
     /** A situation without what leads from it to what is not told. */

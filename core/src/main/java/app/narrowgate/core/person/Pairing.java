@@ -32,9 +32,7 @@ public record Pairing(Optional<Double> weightGap, Optional<Double> heightGap, Op
      */
     public static Pairing of(Person you, Set<Injury> hurt, Person they) {
         boolean children = you.age() == AgeGroup.CHILDREN && they.age() == AgeGroup.CHILDREN;
-        return new Pairing(gap(you.weight(), they.weight()).map(Matchup.WEIGHT_GAP::nearest),
-                gap(you.height(), they.height()).map(Matchup.HEIGHT_GAP::nearest), you.level(),
-                children ? AgeGroup.CHILDREN : AgeGroup.ADULTS, hurt);
+        return under(they.weight(), they.height(), you, hurt, children ? AgeGroup.CHILDREN : AgeGroup.ADULTS);
     }
 
     /**
@@ -43,8 +41,12 @@ public record Pairing(Optional<Double> weightGap, Optional<Double> heightGap, Op
      * @param hurt what hurts the one below on the day
      */
     public static Pairing against(Person you, Set<Injury> hurt, Room room) {
-        return of(you, hurt, new Person("The room", Optional.empty(), Optional.of(room.weight()), room.height(), you.age(), Optional.empty(),
-                Optional.empty(), ""));
+        return under(Optional.of(room.weight()), room.height(), you, hurt, you.age());
+    }
+
+    private static Pairing under(Optional<Double> weight, Optional<Double> height, Person you, Set<Injury> hurt, AgeGroup age) {
+        return new Pairing(gap(you.weight(), weight).map(Matchup.WEIGHT_GAP::nearest),
+                gap(you.height(), height).map(Matchup.HEIGHT_GAP::nearest), you.level(), age, hurt);
     }
 
     /** True where a child would be under somebody grown up, or the other way round; no round is made of that. */

@@ -71,6 +71,14 @@ class ExcerptTest {
     }
 
     @Test
+    void ofTheRulesThoseGoOutThatClose() {
+        EscapeMap map = new MapFixture().outcome("win", PlaceKind.REVERSAL).situation("low").reaction("low", 0.5, "win").map()
+                .with(PartKind.RULES, RateRule.USUAL);
+        assertThat(Excerpt.of(MapIndex.of(map), Id.of("low")).rules()).isNotEmpty().hasSizeLessThan(map.rules().size())
+                .allMatch(rule -> rule.effect() == RateRule.Effect.CLOSES);
+    }
+
+    @Test
     void thereIsNoneOfWhatIsNoSituation() {
         MapIndex map = MapIndex.of(new MapFixture().outcome("win", PlaceKind.REVERSAL).situation("low").map());
         assertThatThrownBy(() -> Excerpt.of(map, Id.of("win"))).isInstanceOf(NoSuchElementException.class);

@@ -164,6 +164,24 @@ class SharedLinkApiTest {
         assertThat(tamsin.get("/api/links").json().size()).isEqualTo(before);
     }
 
+    @Test
+    void thereIsRoomForSoManyLinks() throws SQLException {
+        token(tamsin.firstMap(), "\"read\":0,\"late\":0,\"stances\":[]");
+        try (Connection behind = server.behind()) {
+            behind.createStatement().execute("""
+                    insert into shared_link select gen_random_uuid(), gym_id, 'made-up-' || n, map_id, place, title, aim, read, late, matchup,
+                        stances, made_by, made_at - interval '1 day', expires_at, withdrawn_at
+                    from shared_link, generate_series(1, %d) n where id = '%s'""".formatted(SharedLinks.MOST, newest()));
+        }
+        Answer refused = share(tamsin.firstMap(), PLACE, "\"read\":0,\"late\":0,\"stances\":[]", 7);
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.json().get("detail").stringValue()).contains("200 links", "Withdraw");
+        try (Connection behind = server.behind()) {
+            behind.createStatement().execute("delete from shared_link where token_hash like 'made-up-%'");
+        }
+        assertThat(share(tamsin.firstMap(), PLACE, "\"read\":0,\"late\":0,\"stances\":[]", 7).status()).isEqualTo(201);
+    }
+
     /** A stranger would read weights and injuries off the odds: a setting with two people in it is none for a link. */
     @Test
     void twoPeopleAreNeverPartOfALink() {
