@@ -17,7 +17,7 @@ export function OddsControls({ map }: { map: Schemas["Map"] }) {
   useEffect(() => letGo, []);
   return (
     <div className="@container">
-      <div className="grid gap-x-6 gap-y-1 @xl:grid-cols-2 lg:@3xl:grid-cols-[minmax(0,0.85fr)_minmax(0,1.4fr)_minmax(0,1.1fr)_minmax(0,0.8fr)]">
+      <div className="grid gap-x-6 gap-y-1 @xl:grid-cols-2 lg:@2xl:grid-cols-[minmax(0,0.85fr)_minmax(0,1.4fr)_minmax(0,1.1fr)_minmax(0,0.8fr)]">
         <Pick
           label="Matchup"
           value={matchupOf(map, setting)?.id ?? ""}
