@@ -26,9 +26,18 @@ public final class AdjointSensitivity {
 
     /** All derivatives on {@code solved}. */
     public static Sensitivities of(SolvedMap solved) {
+        return of(solved, solved.starts());
+    }
+
+    /**
+     * The same where rounds begin elsewhere.
+     *
+     * @param starts share of rounds that begin in each place, index place
+     */
+    public static Sensitivities of(SolvedMap solved, double[] starts) {
         Game game = solved.converged().game();
-        double[] visits = solved.chain().visits(solved.starts());
-        double[] arrivals = solved.chain().arrivals(solved.starts());
+        double[] visits = solved.chain().visits(starts);
+        double[] arrivals = solved.chain().arrivals(starts);
         double[] values = solved.solution().values();
         List<Sensitivities.OfReaction> all = new ArrayList<>();
         Map<Id, Double> come = new LinkedHashMap<>();
@@ -41,7 +50,7 @@ public final class AdjointSensitivity {
             }
         }
         all.sort(Comparator.comparingDouble((Sensitivities.OfReaction r) -> Math.abs(r.perWorks())).reversed());
-        return new Sensitivities(solved.startWorth(), come, all);
+        return new Sensitivities(solved.startWorth(starts), come, all);
     }
 
     private static Sensitivities.OfReaction reaction(SolvedMap solved, int o, double visits, double[] values) {

@@ -28,15 +28,20 @@ public final class LookAlikes {
     private final SolvedMap solved;
     private final double[] visits;
 
-    private LookAlikes(PracticeGraph graph) {
+    private LookAlikes(PracticeGraph graph, double[] starts) {
         this.graph = graph;
         this.solved = graph.solved();
-        this.visits = solved.chain().visits(solved.starts());
+        this.visits = solved.chain().visits(starts);
     }
 
     /** All pairs of {@code graph}'s map that cost something, the dearest first. */
     public static List<LookAlike> of(PracticeGraph graph) {
-        LookAlikes looking = new LookAlikes(graph);
+        return of(graph, graph.solved().starts());
+    }
+
+    /** The same for rounds that begin elsewhere, by the share that begins in each place, index place. */
+    public static List<LookAlike> of(PracticeGraph graph, double[] starts) {
+        LookAlikes looking = new LookAlikes(graph, starts);
         List<LookAlike> found = looking.situations();
         found.addAll(looking.responses());
         found.removeIf(pair -> pair.price() <= 0);

@@ -30,7 +30,7 @@ public final class Proposals {
     /** How much more often an answer gets going after it was practised, at most to always; our estimate. */
     private static final double PRACTISED = 0.1;
     /** How often look-alikes are taken for each other by who has not kept them apart; our estimate, until a record says. */
-    private static final double MIXED_UP = 0.25;
+    public static final double MIXED_UP = 0.25;
     private static final int MOST_LOOK_ALIKES = 12;
     private static final int MOST_ANSWERED_LATELY = 3;
     private static final int LINKS = 3;

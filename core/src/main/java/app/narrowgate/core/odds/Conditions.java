@@ -120,7 +120,11 @@ public final class Conditions {
 
     /** Chance in [0,1] that {@code reaction} gets going, shifted in log odds; 0 and 1 stay what they are. */
     public double works(Reaction reaction) {
-        double chance = rates.works(reaction);
+        return works(reaction, rates.works(reaction));
+    }
+
+    /** The same if it got going against an even partner as often as {@code chance}, in [0,1]. */
+    public double works(Reaction reaction, double chance) {
         double logOdds = shift(reaction).logOdds();
         if (logOdds == 0 || chance <= 0 || chance >= 1) {
             return chance;

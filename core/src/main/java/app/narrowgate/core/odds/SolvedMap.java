@@ -124,6 +124,11 @@ public final class SolvedMap {
         return setting;
     }
 
+    /** Where its figures come from. */
+    public Rates rates() {
+        return rates;
+    }
+
     /** What the setting does to the map's reactions. */
     public Conditions conditions() {
         return conditions;
@@ -192,7 +197,11 @@ public final class SolvedMap {
 
     /** Worth over the starts, weighted by how often students start there. */
     public double startWorth() {
-        double[] starts = starts();
+        return startWorth(starts());
+    }
+
+    /** Worth over rounds that begin elsewhere, by the share that begins in each place, index place. */
+    public double startWorth(double[] starts) {
         double worth = 0;
         for (int s = 0; s < game.situations; s++) {
             worth += starts[s] * solution.value(s);

@@ -1,0 +1,332 @@
+package app.narrowgate.core.lesson;
+
+import app.narrowgate.core.check.RefusedException;
+import app.narrowgate.core.drill.HouseTimes;
+import app.narrowgate.core.drill.PracticeGraph;
+import app.narrowgate.core.drill.SoloPlan;
+import app.narrowgate.core.drill.SoloPlanner;
+import app.narrowgate.core.drill.WhoMay;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.LinkRef;
+import app.narrowgate.core.map.Matchup;
+import app.narrowgate.core.map.Reaction;
+import app.narrowgate.core.map.Technique;
+import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.odds.SolvedMap;
+import app.narrowgate.core.trait.Side;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+
+/**
+ * Plans a class: finds what there is to practise ({@link Units}), asks what it gains everybody who is here, shares out the
+ * minutes ({@link MinutesPlanner}), and solves every student's map once more for what the whole gains. First order in the choosing, solved
+ * in the sum. Deterministic. Cost: two solves a student, and the sharing once, and once more for each unit whose leaving out is told.
+ */
+public final class ClassPlanner {
+
+    /** Minutes at which units are compared before they are given any. */
+    private static final int COMPARED_AT = 6;
+    private static final int MOST_LEFT_OUT = 6;
+
+    private final ClassRequest request;
+    private final SolvedMap solved;
+    private final List<StudentOdds> students = new ArrayList<>();
+    private final List<Unit> units;
+    private final Set<Id> known;
+    private final Map<Unit, double[][]> gains = new HashMap<>();
+
+    private ClassPlanner(ClassRequest request, Setting house, Function<Setting, SolvedMap> solve) {
+        this.request = request;
+        this.solved = solve.apply(house.withMatchup(Typical.of(request.students(), house.matchup()))).converged();
+        Map<Setting, StudentOdds.Solved> kinds = new HashMap<>();
+        for (Student student : request.students()) {
+            Matchup own = Typical.matchup(student, request.students(), house.matchup());
+            Setting setting = house.withMatchup(own);
+            students.add(new StudentOdds(student, setting,
+                    kinds.computeIfAbsent(setting, s -> StudentOdds.Solved.of(solve.apply(s).converged(), request.focus()))));
+        }
+        this.known = known();
+        PracticeGraph graph = PracticeGraph.of(solved, HouseTimes.USUAL);
+        this.units = new ArrayList<>(Units.of(graph, request.focus(), promising(), known, request.lately(), request.fixed().keySet()));
+        units.add(0, Unit.frame(Section.WARM_UP));
+        units.add(Unit.frame(Section.TALK));
+        units.forEach(unit -> gains.put(unit, gains(unit)));
+    }
+
+    /**
+     * The class that gains most.
+     *
+     * @param house under what the house reckons; everybody's own size, level and injuries take the place of its matchup's
+     * @param solve gives the map under a setting, solved
+     * @throws RefusedException when nobody is here, the focus is not on the map or holds nothing, or what is fixed does not fit
+     */
+    public static ClassPlan plan(ClassRequest request, Setting house, Function<Setting, SolvedMap> solve) {
+        if (request.students().isEmpty()) {
+            throw new RefusedException("Nobody is here yet; say who is, and the class is worked out for them.");
+        }
+        return new ClassPlanner(request, house, solve).plan();
+    }
+
+    /** Reactions that at least half of those who are here have practised in a class. */
+    private Set<Id> known() {
+        Map<Id, Integer> by = new HashMap<>();
+        request.students().forEach(student -> student.practised().keySet().forEach(id -> by.merge(id, 1, Integer::sum)));
+        Set<Id> found = new HashSet<>();
+        by.forEach((id, count) -> {
+            if (2 * count >= request.students().size()) {
+                found.add(id);
+            }
+        });
+        return found;
+    }
+
+    /** Reactions that gain somebody something if they are practised, most first; of the focus where any of them is. */
+    private List<Id> promising() {
+        Map<Id, Double> promise = new LinkedHashMap<>();
+        for (Reaction reaction : solved.map().reactions()) {
+            double sum = students.stream().mapToDouble(student -> student.promise(reaction.id(), COMPARED_AT)).sum();
+            if (sum > 0) {
+                promise.put(reaction.id(), sum);
+            }
+        }
+        List<Id> all = promise.keySet().stream().sorted(Comparator.comparingDouble((Id id) -> promise.get(id)).reversed()).toList();
+        List<Id> own = all.stream().filter(id -> request.focus().holds(
+                solved.index().situation(solved.index().reaction(id).orElseThrow().from()).orElseThrow())).toList();
+        return own.isEmpty() ? all : own;
+    }
+
+    /** Summed gain by new links that came before (none of a level's limit left out, then more) and by minutes. */
+    private double[][] gains(Unit unit) {
+        double[][] sums = new double[NewLinks.MOST + 1][request.minutes() + 1];
+        for (StudentOdds student : students) {
+            for (int minutes = 1; minutes <= request.minutes() && unit.section().practises(); minutes++) {
+                double gain = student.gain(unit, minutes);
+                for (int before = 0; before <= NewLinks.MOST; before++) {
+                    sums[before][minutes] += joins(unit, student, before) ? gain : 0;
+                }
+            }
+        }
+        return sums;
+    }
+
+    private static boolean joins(Unit unit, StudentOdds student, int before) {
+        return unit.section() != Section.NEW || before < NewLinks.of(student.student().level());
+    }
+
+    private ClassPlan plan() {
+        Map<Unit, Integer> given = share(request.fixed());
+        List<ClassPlan.Line> lines = lines(given);
+        double now = students.stream().mapToDouble(StudentOdds::now).average().orElse(0);
+        List<Section> empty = new ArrayList<>();
+        for (Section section : Section.values()) {
+            if (request.shape().of(section).most() > 0 && units.stream().noneMatch(unit -> unit.section() == section)) {
+                empty.add(section);
+            }
+        }
+        Set<String> keys = new HashSet<>(units.stream().map(Unit::key).toList());
+        List<String> gone = request.fixed().keySet().stream().filter(key -> !keys.contains(key)).toList();
+        return new ClassPlan(lines, leftOut(given, lines), now, after(lines), warmUp(lines), empty, gone);
+    }
+
+    /** Minutes of every unit that comes, in the order of the class. */
+    private Map<Unit, Integer> share(Map<String, Optional<Integer>> fixed) {
+        List<List<Unit>> ordered = new ArrayList<>();
+        List<MinutesPlanner.Part> parts = new ArrayList<>();
+        for (Section section : Section.values()) {
+            List<Unit> own = preorder(units.stream().filter(unit -> unit.section() == section)
+                    .filter(unit -> fixed.containsKey(unit.key()) || mayCome(unit)).toList());
+            ordered.add(own);
+            parts.add(part(section, own, fixed));
+        }
+        MinutesPlanner.Shared shared = MinutesPlanner.share(parts, request.minutes());
+        Map<Unit, Integer> given = new LinkedHashMap<>();
+        for (int part = 0; part < ordered.size(); part++) {
+            for (int i = 0; i < ordered.get(part).size(); i++) {
+                if (shared.minutes()[part][i] > 0) {
+                    given.put(ordered.get(part).get(i), shared.minutes()[part][i]);
+                }
+            }
+        }
+        return given;
+    }
+
+    /** False for what was taken out, and for what needs it. */
+    private boolean mayCome(Unit unit) {
+        return !request.out().contains(unit.key())
+                && units.stream().filter(other -> isNeeded(unit, other)).allMatch(this::mayCome);
+    }
+
+    private static boolean isNeeded(Unit unit, Unit other) {
+        return other.section() == Section.NEW && unit.needs().filter(other.shares()::containsKey).isPresent();
+    }
+
+    private MinutesPlanner.Part part(Section section, List<Unit> own, Map<String, Optional<Integer>> fixed) {
+        ClassShape.Span span = request.shape().of(section);
+        List<MinutesPlanner.Item> items = new ArrayList<>();
+        int asked = 0;
+        int count = 0;
+        for (Unit unit : own) {
+            Optional<Integer> minutes = fixed.getOrDefault(unit.key(), Optional.empty());
+            boolean must = fixed.containsKey(unit.key()) || !section.practises() && span.most() > 0;
+            asked += fixed.containsKey(unit.key()) ? minutes.orElse(ClassShape.LEAST_UNIT) : 0;
+            count += fixed.containsKey(unit.key()) ? 1 : 0;
+            int root = unit.needs().map(id -> own.stream().map(Unit::key).toList().indexOf(Section.NEW.code() + ":" + id)).orElse(-1);
+            items.add(new MinutesPlanner.Item(minutes.orElse(section.practises() ? ClassShape.LEAST_UNIT : 1), minutes.orElse(request.minutes()),
+                    root, must, (m, before) -> gains.get(unit)[Math.min(before, NewLinks.MOST)][m]));
+        }
+        boolean nothing = items.isEmpty();
+        boolean allFixed = count == own.size() && count > 0 && own.stream().allMatch(u -> fixed.get(u.key()).isPresent());
+        int least = nothing ? 0 : allFixed ? Math.min(span.least(), asked) : span.least();
+        return new MinutesPlanner.Part(least, nothing ? 0 : Math.max(span.most(), asked), Math.max(units(section), count), items);
+    }
+
+    /** Units that a part holds at most: of new ones no more than anybody here is given. */
+    private int units(Section section) {
+        return section == Section.NEW
+                ? students.stream().mapToInt(student -> NewLinks.of(student.student().level())).max().orElse(NewLinks.MOST)
+                : section.mostUnits();
+    }
+
+    /** What needs another right behind what it needs, else as it was. */
+    private static List<Unit> preorder(List<Unit> units) {
+        List<Unit> ordered = new ArrayList<>();
+        Set<Id> there = new HashSet<>();
+        units.forEach(unit -> there.addAll(unit.section() == Section.NEW ? unit.shares().keySet() : Set.of()));
+        for (Unit unit : units) {
+            if (unit.needs().filter(there::contains).isEmpty()) {
+                addWithThoseBelow(unit, units, ordered);
+            }
+        }
+        return ordered;
+    }
+
+    private static void addWithThoseBelow(Unit unit, List<Unit> units, List<Unit> ordered) {
+        ordered.add(unit);
+        for (Unit other : units) {
+            if (other.needs().filter(unit.shares()::containsKey).isPresent()) {
+                addWithThoseBelow(other, units, ordered);
+            }
+        }
+    }
+
+    private List<ClassPlan.Line> lines(Map<Unit, Integer> given) {
+        List<ClassPlan.Line> lines = new ArrayList<>();
+        int from = 0;
+        int before = 0;
+        for (Map.Entry<Unit, Integer> each : given.entrySet()) {
+            lines.add(line(each.getKey(), from, each.getValue(), before));
+            from += each.getValue();
+            before += each.getKey().section() == Section.NEW ? 1 : 0;
+        }
+        return lines;
+    }
+
+    private ClassPlan.Line line(Unit unit, int from, int minutes, int before) {
+        List<StudentOdds> who = new ArrayList<>();
+        List<ClassPlan.Not> not = new ArrayList<>();
+        for (StudentOdds student : students) {
+            Optional<ClassPlan.Not> why = why(unit, student, before);
+            why.ifPresentOrElse(not::add, () -> who.add(student));
+        }
+        boolean recall = unit.section() == Section.RECALL;
+        List<UUID> missed = who.stream().map(StudentOdds::student)
+                .filter(s -> recall && s.missed() && !s.practised().keySet().containsAll(unit.shares().keySet())).map(Student::id).toList();
+        Optional<UUID> helper = missed.isEmpty() ? Optional.empty() : who.stream().map(StudentOdds::student)
+                .filter(s -> !missed.contains(s.id()) && s.practised().keySet().containsAll(unit.shares().keySet()))
+                .max(Comparator.comparing(Student::level).thenComparing(s -> s.person().name(), Comparator.reverseOrder())).map(Student::id);
+        int practisedBy = (int) students.stream().filter(s -> unit.section().practises()
+                && s.student().practised().keySet().containsAll(unit.shares().keySet())).count();
+        double gain = gains.get(unit)[Math.min(before, NewLinks.MOST)][minutes] / students.size();
+        return new ClassPlan.Line(unit, from, minutes, request.fixed().containsKey(unit.key()), gain,
+                who.stream().map(s -> s.student().id()).toList(), not, missed, helper, works(unit, who, 0), works(unit, who, minutes), practisedBy);
+    }
+
+    private static Optional<ClassPlan.Not> why(Unit unit, StudentOdds student, int before) {
+        UUID id = student.student().id();
+        if (!student.practises(unit)) {
+            List<WhoMay.Verdict> verdicts = unit.links().stream().map(student::verdict).toList();
+            boolean closed = verdicts.stream().anyMatch(verdict -> !verdict.because().isEmpty());
+            return Optional.of(new ClassPlan.Not(id, closed ? ClassPlan.Because.CLOSED : ClassPlan.Because.ABOVE_LEVEL,
+                    verdicts.stream().flatMap(verdict -> verdict.because().stream()).distinct().toList()));
+        }
+        return joins(unit, student, before) ? Optional.empty() : Optional.of(new ClassPlan.Not(id, ClassPlan.Because.ENOUGH_NEW, List.of()));
+    }
+
+    private static Optional<Double> works(Unit unit, List<StudentOdds> who, int minutes) {
+        OptionalDouble mean = who.stream().flatMapToDouble(student -> student.counted(unit, minutes).entrySet().stream()
+                .mapToDouble(each -> student.worksAfter(each.getKey(), each.getValue()))).average();
+        return mean.isPresent() ? Optional.of(mean.getAsDouble()) : Optional.empty();
+    }
+
+    /** Everybody's map solved again with all that they practise. */
+    private double after(List<ClassPlan.Line> lines) {
+        double sum = 0;
+        for (StudentOdds student : students) {
+            Map<Id, Double> counted = new HashMap<>();
+            double apart = 0;
+            for (ClassPlan.Line line : lines) {
+                if (line.who().contains(student.student().id())) {
+                    student.counted(line.unit(), line.minutes()).forEach((id, minutes) -> counted.merge(id, minutes, Double::sum));
+                    apart += student.apart(line.unit(), line.minutes());
+                }
+            }
+            sum += student.after(counted) + apart;
+        }
+        return sum / students.size();
+    }
+
+    private Optional<SoloPlan> warmUp(List<ClassPlan.Line> lines) {
+        int minutes = lines.stream().filter(line -> line.unit().section() == Section.WARM_UP).mapToInt(ClassPlan.Line::minutes).sum();
+        Set<Id> techniques = new LinkedHashSet<>();
+        lines.forEach(line -> line.unit().links().stream().map(LinkRef::reaction)
+                .map(id -> solved.index().reaction(id).orElseThrow().technique()).forEach(techniques::add));
+        boolean moves = techniques.stream().flatMap(id -> solved.index().technique(id).stream()).map(Technique::movements)
+                .anyMatch(movements -> !movements.isEmpty());
+        if (minutes < SoloPlanner.MINUTES.low() || !moves) {
+            return Optional.empty();
+        }
+        long right = request.students().stream().filter(s -> s.person().strong().equals(Optional.of(Side.RIGHT))).count();
+        long left = request.students().stream().filter(s -> s.person().strong().equals(Optional.of(Side.LEFT))).count();
+        return Optional.of(SoloPlanner.behind(solved, techniques, Math.min(minutes, SoloPlanner.MINUTES.high()), left > right ? Side.RIGHT : Side.LEFT));
+    }
+
+    /** Of what does not come the most promising, with what the class would lose by it. */
+    private List<ClassPlan.LeftOut> leftOut(Map<Unit, Integer> given, List<ClassPlan.Line> lines) {
+        double whole = lines.stream().mapToDouble(ClassPlan.Line::gain).sum();
+        return units.stream().filter(unit -> unit.section().practises() && !given.containsKey(unit))
+                .filter(unit -> request.shape().of(unit.section()).most() > 0 && gains.get(unit)[0][COMPARED_AT] > 0)
+                .sorted(Comparator.comparingDouble((Unit unit) -> gains.get(unit)[0][COMPARED_AT]).reversed())
+                .limit(MOST_LEFT_OUT).map(unit -> leftOut(unit, given, whole)).toList();
+    }
+
+    private ClassPlan.LeftOut leftOut(Unit unit, Map<Unit, Integer> given, double whole) {
+        Map<String, Optional<Integer>> with = new LinkedHashMap<>(request.fixed());
+        with.put(unit.key(), Optional.empty());
+        Optional<Id> needs = unit.needs().filter(id -> given.keySet().stream()
+                .noneMatch(other -> other.section() == Section.NEW && other.shares().containsKey(id)));
+        long fresh = given.keySet().stream().filter(other -> other.section() == Section.NEW).count();
+        ClassPlan.Reason reason = request.out().contains(unit.key()) ? ClassPlan.Reason.TAKEN_OUT
+                : needs.isPresent() ? ClassPlan.Reason.NEEDS_ANOTHER
+                : unit.section() == Section.NEW && fresh >= units(Section.NEW) ? ClassPlan.Reason.ENOUGH_NEW : ClassPlan.Reason.TIME;
+        try {
+            Map<Unit, Integer> other = share(with);
+            double sum = lines(other).stream().mapToDouble(ClassPlan.Line::gain).sum();
+            int minutes = other.get(unit);
+            return new ClassPlan.LeftOut(unit, reason, minutes, gains.get(unit)[0][minutes] / students.size(),
+                    Optional.of(Math.max(0, whole - sum)), needs);
+        } catch (RefusedException noRoom) {
+            return new ClassPlan.LeftOut(unit, reason, COMPARED_AT, gains.get(unit)[0][COMPARED_AT] / students.size(), Optional.empty(), needs);
+        }
+    }
+}

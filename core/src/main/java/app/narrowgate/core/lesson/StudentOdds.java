@@ -1,0 +1,127 @@
+package app.narrowgate.core.lesson;
+
+import app.narrowgate.core.advice.AdjointSensitivity;
+import app.narrowgate.core.drill.HouseTimes;
+import app.narrowgate.core.drill.PracticeGraph;
+import app.narrowgate.core.drill.Proposals;
+import app.narrowgate.core.drill.WhoMay;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.LinkRef;
+import app.narrowgate.core.map.Reaction;
+import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.odds.SolvedMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** What a map says of one student: what they may practise and what it gains them. Not for several threads. */
+final class StudentOdds {
+
+    /**
+     * A map solved for a kind of student, shared by all of that kind.
+     *
+     * @param slopes reaction to the worth of this class's starts gained per 1 of its working, at least 0
+     */
+    record Solved(PracticeGraph graph, double[] starts, double now, Map<Id, Double> slopes, Map<LinkRef, WhoMay.Verdict> verdicts) {
+
+        static Solved of(SolvedMap solved, Focus focus) {
+            double[] starts = focus.starts(solved);
+            Map<Id, Double> slopes = new HashMap<>();
+            AdjointSensitivity.of(solved, starts).reactions().forEach(r -> slopes.put(r.reaction(), Math.max(0, r.perWorks())));
+            return new Solved(PracticeGraph.of(solved, HouseTimes.USUAL), starts, solved.startWorth(starts), slopes, new HashMap<>());
+        }
+    }
+
+    private final Student student;
+    private final Setting setting;
+    private final Solved solved;
+    private final LearningCurve curve;
+
+    StudentOdds(Student student, Setting setting, Solved solved) {
+        this.student = student;
+        this.setting = setting;
+        this.solved = solved;
+        this.curve = LearningCurve.of(student.level());
+    }
+
+    Student student() {
+        return student;
+    }
+
+    /** Under what their map is solved. */
+    Setting setting() {
+        return setting;
+    }
+
+    /** Worth in [0,1] of this class's starts for them, before anything is practised. */
+    double now() {
+        return solved.now();
+    }
+
+    /** What becomes of a link for them. */
+    WhoMay.Verdict verdict(LinkRef link) {
+        return solved.verdicts().computeIfAbsent(link, one -> WhoMay.of(solved.graph(), List.of(one)).get(0));
+    }
+
+    /** True where they practise at least a part of {@code unit} as it is. */
+    boolean practises(Unit unit) {
+        return unit.links().isEmpty() || unit.links().stream().anyMatch(link -> verdict(link).stays());
+    }
+
+    /** Minutes of practice that count on each reaction of {@code unit} when it is given so many; none where they do not practise it. */
+    Map<Id, Double> counted(Unit unit, int minutes) {
+        Map<Id, Double> counted = new HashMap<>();
+        unit.shares().forEach((id, share) -> {
+            if (unit.links().stream().anyMatch(link -> link.reaction().equals(id) && verdict(link).stays())) {
+                counted.put(id, unit.practised(minutes) * share * student.freshness(id));
+            }
+        });
+        return counted;
+    }
+
+    /** Chance in [0,1] that a reaction gets going for them now. */
+    double works(Id reaction) {
+        return solved.graph().solved().conditions().works(reaction(reaction));
+    }
+
+    /** The same after so many minutes that count. */
+    double worksAfter(Id reaction, double counted) {
+        Reaction one = reaction(reaction);
+        return solved.graph().solved().conditions().works(one, curve.after(solved.graph().solved().rates().works(one), counted));
+    }
+
+    /** Worth of the starts that so many minutes on one reaction would gain them, to first order; 0 where it is closed or taught later. */
+    double promise(Id reaction, double minutes) {
+        double slope = solved.slopes().getOrDefault(reaction, 0.0);
+        return slope > 0 ? slope * (worksAfter(reaction, minutes * student.freshness(reaction)) - works(reaction)) : 0;
+    }
+
+    /** Worth of the starts that so many minutes of {@code unit} gain them, to first order; at least 0. */
+    double gain(Unit unit, int minutes) {
+        double gain = 0;
+        for (Map.Entry<Id, Double> each : counted(unit, minutes).entrySet()) {
+            double slope = solved.slopes().getOrDefault(each.getKey(), 0.0);
+            gain += slope > 0 ? slope * (worksAfter(each.getKey(), each.getValue()) - works(each.getKey())) : 0;
+        }
+        return gain + apart(unit, minutes);
+    }
+
+    /** Worth gained by no longer taking one of two look-alikes for the other. */
+    double apart(Unit unit, int minutes) {
+        return unit.apart().filter(pair -> practises(unit))
+                .map(pair -> Proposals.MIXED_UP * pair.price() * (1 - curve.left(unit.practised(minutes)))).orElse(0.0);
+    }
+
+    /** Worth of the starts when the reactions were practised for so many minutes that count. */
+    double after(Map<Id, Double> counted) {
+        SolvedMap before = solved.graph().solved();
+        if (counted.values().stream().allMatch(minutes -> minutes == 0)) {
+            return now();
+        }
+        return SolvedMap.of(before.index(), setting, new Practised(before.rates(), counted, curve)).converged().startWorth(solved.starts());
+    }
+
+    private Reaction reaction(Id id) {
+        return solved.graph().solved().index().reaction(id).orElseThrow();
+    }
+}
