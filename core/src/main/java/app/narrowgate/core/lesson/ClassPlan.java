@@ -72,6 +72,8 @@ public record ClassPlan(List<Line> lines, List<LeftOut> leftOut, double now, dou
         ENOUGH_NEW,
         /** It needs something that is not practised tonight and that most here have not got. */
         NEEDS_ANOTHER,
+        /** Fewer than half of those who are here would practise it. */
+        FEW,
         /** Somebody took it out. */
         TAKEN_OUT
     }

@@ -16,6 +16,7 @@ import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.core.trait.Side;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -38,6 +39,7 @@ public final class ClassPlanner {
     /** Minutes at which units are compared before they are given any. */
     private static final int COMPARED_AT = 6;
     private static final int MOST_LEFT_OUT = 6;
+    private static final int MOST_LEFT_OUT_OF_A_PART = 2;
 
     private final ClassRequest request;
     private final SolvedMap solved;
@@ -161,10 +163,14 @@ public final class ClassPlanner {
         return given;
     }
 
-    /** False for what was taken out, and for what needs it. */
+    /** False for what was taken out, for what too few would practise, and for what needs one of these. */
     private boolean mayCome(Unit unit) {
-        return !request.out().contains(unit.key())
+        return !request.out().contains(unit.key()) && !isForFew(unit)
                 && units.stream().filter(other -> isNeeded(unit, other)).allMatch(this::mayCome);
+    }
+
+    private boolean isForFew(Unit unit) {
+        return 2 * students.stream().filter(student -> student.practises(unit)).count() < students.size();
     }
 
     private static boolean isNeeded(Unit unit, Unit other) {
@@ -174,6 +180,7 @@ public final class ClassPlanner {
     private MinutesPlanner.Part part(Section section, List<Unit> own, Map<String, Optional<Integer>> fixed) {
         ClassShape.Span span = request.shape().of(section);
         List<MinutesPlanner.Item> items = new ArrayList<>();
+        int onOne = section.mostOnOne(request.minutes());
         int asked = 0;
         int count = 0;
         for (Unit unit : own) {
@@ -182,13 +189,13 @@ public final class ClassPlanner {
             asked += fixed.containsKey(unit.key()) ? minutes.orElse(ClassShape.LEAST_UNIT) : 0;
             count += fixed.containsKey(unit.key()) ? 1 : 0;
             int root = unit.needs().map(id -> own.stream().map(Unit::key).toList().indexOf(Section.NEW.code() + ":" + id)).orElse(-1);
-            items.add(new MinutesPlanner.Item(minutes.orElse(section.practises() ? ClassShape.LEAST_UNIT : 1), minutes.orElse(request.minutes()),
+            items.add(new MinutesPlanner.Item(minutes.orElse(section.practises() ? ClassShape.LEAST_UNIT : 1), minutes.orElse(onOne),
                     root, must, (m, before) -> gains.get(unit)[Math.min(before, NewLinks.MOST)][m]));
         }
-        boolean nothing = items.isEmpty();
-        boolean allFixed = count == own.size() && count > 0 && own.stream().allMatch(u -> fixed.get(u.key()).isPresent());
-        int least = nothing ? 0 : allFixed ? Math.min(span.least(), asked) : span.least();
-        return new MinutesPlanner.Part(least, nothing ? 0 : Math.max(span.most(), asked), Math.max(units(section), count), items);
+        int units = Math.max(units(section), count);
+        // What there is may fill less than the shape asks for, and what is fixed more than it allows: the class is planned all the same.
+        int fills = items.stream().map(MinutesPlanner.Item::most).sorted(Comparator.reverseOrder()).limit(units).mapToInt(m -> m).sum();
+        return new MinutesPlanner.Part(Math.min(span.least(), fills), items.isEmpty() ? 0 : Math.max(span.most(), asked), units, items);
     }
 
     /** Units that a part holds at most: of new ones no more than anybody here is given. */
@@ -304,9 +311,11 @@ public final class ClassPlanner {
     /** Of what does not come the most promising, with what the class would lose by it. */
     private List<ClassPlan.LeftOut> leftOut(Map<Unit, Integer> given, List<ClassPlan.Line> lines) {
         double whole = lines.stream().mapToDouble(ClassPlan.Line::gain).sum();
+        Map<Section, Integer> told = new EnumMap<>(Section.class);
         return units.stream().filter(unit -> unit.section().practises() && !given.containsKey(unit))
                 .filter(unit -> request.shape().of(unit.section()).most() > 0 && gains.get(unit)[0][COMPARED_AT] > 0)
                 .sorted(Comparator.comparingDouble((Unit unit) -> gains.get(unit)[0][COMPARED_AT]).reversed())
+                .filter(unit -> told.merge(unit.section(), 1, Integer::sum) <= MOST_LEFT_OUT_OF_A_PART)
                 .limit(MOST_LEFT_OUT).map(unit -> leftOut(unit, given, whole)).toList();
     }
 
@@ -317,6 +326,7 @@ public final class ClassPlanner {
                 .noneMatch(other -> other.section() == Section.NEW && other.shares().containsKey(id)));
         long fresh = given.keySet().stream().filter(other -> other.section() == Section.NEW).count();
         ClassPlan.Reason reason = request.out().contains(unit.key()) ? ClassPlan.Reason.TAKEN_OUT
+                : isForFew(unit) ? ClassPlan.Reason.FEW
                 : needs.isPresent() ? ClassPlan.Reason.NEEDS_ANOTHER
                 : unit.section() == Section.NEW && fresh >= units(Section.NEW) ? ClassPlan.Reason.ENOUGH_NEW : ClassPlan.Reason.TIME;
         try {

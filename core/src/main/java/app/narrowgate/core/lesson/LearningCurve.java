@@ -3,14 +3,15 @@ package app.narrowgate.core.lesson;
 import app.narrowgate.core.trait.Level;
 
 /**
- * How practice moves how often a reaction gets going: {@code works(m) = w + (ceiling − w)(1 − e^(−m/τ))}, the exponential law of
- * practice (Heathcote, Brown and Mewhort 2000, named from memory). The figures are house figures, our estimates until a record
- * replaces them.
+ * How the practice of one class moves how often a reaction gets going: {@code works(m) = w + (ceiling − w)(1 − e^(−m/τ))}, the exponential law
+ * of practice (Heathcote, Brown and Mewhort 2000, named from memory). The ceiling is what one class can lead to, and lies above {@code w} by so
+ * much in log odds: what seldom works does not often work after an hour, and what always works stays. The figures are house figures, our
+ * estimates until a record replaces them.
  *
- * @param ceiling chance in [0,1] that practice leads towards; what is above it stays where it is
- * @param tau minutes of practice after which 63 of 100 parts of the way are gone
+ * @param reach log odds by which the ceiling of one class lies above what there was, above 0
+ * @param tau minutes of practice after which 63 of 100 parts of the way to it are gone
  */
-record LearningCurve(double ceiling, double tau) {
+record LearningCurve(double reach, double tau) {
 
     private static final double SOON = 0.4;
     private static final double LATER = 0.9;
@@ -19,15 +20,20 @@ record LearningCurve(double ceiling, double tau) {
     /** The curve of a level. */
     static LearningCurve of(Level level) {
         return switch (level) {
-            case NOVICE -> new LearningCurve(0.75, 60);
-            case INTERMEDIATE -> new LearningCurve(0.85, 50);
-            case ADVANCED -> new LearningCurve(0.92, 45);
+            case NOVICE -> new LearningCurve(0.6, 11);
+            case INTERMEDIATE -> new LearningCurve(0.5, 9);
+            case ADVANCED -> new LearningCurve(0.4, 8);
         };
     }
 
     /** Chance in [0,1] after {@code minutes} of practice, from {@code works}. Increasing and concave in the minutes. */
     double after(double works, double minutes) {
-        return works + Math.max(0, ceiling - works) * (1 - Math.exp(-Math.max(0, minutes) / tau));
+        return works + (ceiling(works) - works) * (1 - left(minutes));
+    }
+
+    /** Chance in [0,1] that one class leads towards, from {@code works}; 0 and 1 stay what they are. */
+    double ceiling(double works) {
+        return works <= 0 || works >= 1 ? works : 1 / (1 + (1 - works) / works * Math.exp(-reach));
     }
 
     /** Share of what is still to be learned that is left after so many minutes. */

@@ -22,6 +22,20 @@ public enum Section implements Coded {
         return this != WARM_UP && this != TALK;
     }
 
+    /**
+     * Minutes on one unit beyond which nothing more is learned of it in a class; our estimate for an hour, more in a longer class.
+     *
+     * @param minutes of the class
+     */
+    int mostOnOne(int minutes) {
+        int hour = switch (this) {
+            case RECALL -> 8;
+            case NEW, CHAIN, CALLED -> 12;
+            case WARM_UP, LIVE, TALK -> 60;
+        };
+        return (int) Math.ceil(hour * Math.max(1, minutes / 60.0));
+    }
+
     /** Units that the section holds at most, whoever is here. */
     public int mostUnits() {
         return switch (this) {

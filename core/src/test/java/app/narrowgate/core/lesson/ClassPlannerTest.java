@@ -101,9 +101,9 @@ class ClassPlannerTest {
         ClassPlan.Line line = plan.lines().stream().filter(l -> l.unit().section() == Section.NEW).findFirst().orElseThrow();
         assertThat(line.minutes()).isEqualTo(3);
         assertThat(plan.after() - plan.now()).isCloseTo(line.gain(), within(5e-6));
-        double minute = 1 - Math.exp(-1.0 / 50);
-        assertThat(line.worksAfter().orElseThrow()).as("one minute of practice after two of showing, towards 0.85")
-                .isCloseTo(0.5 + 0.35 * minute, within(1e-9));
+        double ceiling = Math.exp(0.5) / (1 + Math.exp(0.5));
+        assertThat(line.worksAfter().orElseThrow()).as("one minute of practice after two of showing, from even odds towards 0.5 more in log odds")
+                .isCloseTo(0.5 + (ceiling - 0.5) * (1 - Math.exp(-1.0 / 9)), within(1e-9));
     }
 
     private static ClassShape shape(Section only, int least, int most) {
@@ -200,8 +200,10 @@ class ClassPlannerTest {
     void practiceRaisesHowOftenItWorksLessTheDayAfterAndMoreWhenItIsNearlyForgotten() {
         LearningCurve curve = LearningCurve.of(Level.NOVICE);
         assertThat(curve.after(0.4, 0)).isEqualTo(0.4);
-        assertThat(curve.after(0.4, 60)).as("63 of 100 parts of the way to 0.75").isCloseTo(0.4 + 0.35 * 0.6321, within(1e-4));
-        assertThat(curve.after(0.9, 60)).as("what is above stays").isEqualTo(0.9);
+        assertThat(curve.after(0.4, 11)).as("63 of 100 parts of the way from 0.4 to 0.5485, 0.6 more in log odds")
+                .isCloseTo(0.4 + 0.1485 * 0.6321, within(1e-4));
+        assertThat(curve.after(1, 60)).as("what always works stays").isEqualTo(1);
+        assertThat(curve.after(0, 60)).as("what never works is not practised into working").isZero();
         assertThat(LearningCurve.freshness(1)).isLessThan(0.5);
         assertThat(LearningCurve.freshness(11)).isBetween(0.95, 1.05);
         assertThat(LearningCurve.freshness(60)).isBetween(1.2, 1.3);

@@ -11,6 +11,7 @@ import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.trait.Side;
+import app.narrowgate.exchange.markdown.Markdown;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -20,8 +21,6 @@ import java.util.Set;
 
 /** A drill and one pair's plan of it as Markdown (CommonMark), to pass on in words. Not read back. */
 public final class DrillMarkdown {
-
-    private static final String MARKED = "([\\\\`*_{}\\[\\]<>#|])";
 
     private final MapIndex index;
     private final Drill drill;
@@ -42,10 +41,10 @@ public final class DrillMarkdown {
     }
 
     private String write() {
-        line("# " + plain(drill.title()));
+        line("# " + Markdown.plain(drill.title()));
         line("%d minutes. %s".formatted(Math.round(plan.minutes()), drill.kind().feeder()));
         if (!drill.note().isEmpty()) {
-            line(plain(drill.note()));
+            line(Markdown.plain(drill.note()));
         }
         line("**Tap early, let go at once.** " + drill.kind().caution());
         links();
@@ -58,7 +57,7 @@ public final class DrillMarkdown {
         plan.counts().keySet().forEach(link -> cautions.addAll(technique(link).cautions()));
         if (!cautions.isEmpty()) {
             line("## Take care");
-            cautions.forEach(caution -> text.append("- ").append(plain(caution)).append('\n'));
+            cautions.forEach(caution -> text.append("- ").append(Markdown.plain(caution)).append('\n'));
         }
         return text.toString();
     }
@@ -72,8 +71,8 @@ public final class DrillMarkdown {
         plan.counts().forEach((link, counts) -> {
             Reaction reaction = index.reaction(link.reaction()).orElseThrow();
             var response = reaction.response(link.response()).orElseThrow();
-            text.append("| %s | %s | %s | %s | %d | %d |\n".formatted(plain(words.get(link)), plain(response.cue()),
-                    plain(technique(link).title()), plain(index.placeTitle(response.leads().orElseThrow())), counts[0], counts[1]));
+            text.append("| %s | %s | %s | %s | %d | %d |\n".formatted(Markdown.plain(words.get(link)), Markdown.plain(response.cue()),
+                    Markdown.plain(technique(link).title()), Markdown.plain(index.placeTitle(response.leads().orElseThrow())), counts[0], counts[1]));
         });
         text.append('\n');
     }
@@ -87,7 +86,7 @@ public final class DrillMarkdown {
                 turn(bottom, calls);
                 bottom = step.from().bottom();
             }
-            step.link().ifPresent(link -> calls.add(plain(words.get(link))));
+            step.link().ifPresent(link -> calls.add(Markdown.plain(words.get(link))));
             if (step.kind() == DrillStep.Kind.FAKE) {
                 calls.add("(a fake)");
             }
@@ -110,7 +109,7 @@ public final class DrillMarkdown {
         line("| Side | Below | From | Seconds |\n|---|---|---|---|");
         text.setLength(text.length() - 1);
         plan.rounds().forEach(round -> text.append(String.format(Locale.ROOT, "| %s | %s | %s | %.0f |\n", round.side().code(),
-                round.bottom().code(), plain(index.placeTitle(round.place())), round.seconds())));
+                round.bottom().code(), Markdown.plain(index.placeTitle(round.place())), round.seconds())));
         text.append('\n');
     }
 
@@ -120,10 +119,5 @@ public final class DrillMarkdown {
 
     private void line(String line) {
         text.append(line).append("\n\n");
-    }
-
-    /** What a person wrote, so that none of it is taken for marks. */
-    private static String plain(String words) {
-        return words.replaceAll(MARKED, "\\\\$1");
     }
 }

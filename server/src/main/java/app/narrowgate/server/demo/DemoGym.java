@@ -3,10 +3,12 @@ package app.narrowgate.server.demo;
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.right.Role;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.List;
 
 /** The demo gym as its file tells it; its people and figures are all made up. */
-record DemoGym(String gym, String town, List<Person> people, List<Listed> roster, List<Asked> questions) {
+record DemoGym(String gym, String town, List<Person> people, List<Listed> roster, List<Asked> questions,
+        List<Evening> classes) {
 
     /** Somebody who may sign in, with the written form of what they are in the gym. */
     record Person(String name, String displayName, String password, String role) {
@@ -26,5 +28,14 @@ record DemoGym(String gym, String town, List<Person> people, List<Listed> roster
 
     /** A question that waits for an answer; without a situation it is not placed yet. */
     record Asked(String asker, String words, String situation) {
+    }
+
+    /**
+     * A class of grown-ups.
+     *
+     * @param daysAgo before the day on which the house is given it
+     * @param absent first names of those who were not there
+     */
+    record Evening(int daysAgo, String title, LocalTime starts, int minutes, String family, List<String> absent) {
     }
 }

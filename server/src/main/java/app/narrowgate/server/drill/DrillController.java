@@ -40,12 +40,8 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.UUID;
 import org.springdoc.core.annotations.ParameterObject;
@@ -270,7 +266,7 @@ class DrillController {
     }
 
     private DrillPlan planned(StoredMap map, Setting setting, Drill drill) {
-        Planned planned = answers.answer(AnswerStore.Question.of(map, setting, "drill " + print(drill)), () -> {
+        Planned planned = answers.answer(AnswerStore.Question.of(map, setting, "drill " + AnswerStore.shortName(DrillJson.writeText(drill))), () -> {
             try {
                 return new Planned(DrillPlanner.plan(graph(map, setting), drill), "");
             } catch (RefusedException e) {
@@ -281,16 +277,6 @@ class DrillController {
             throw new RefusedException(planned.refused());
         }
         return planned.plan();
-    }
-
-    /** So short a name of a drill that no other has it. */
-    private static String print(Drill drill) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256")
-                    .digest(DrillJson.writeText(drill).getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("Impossible state: every platform has SHA-256", e);
-        }
     }
 
     private static StateView state(DrillRow row) {

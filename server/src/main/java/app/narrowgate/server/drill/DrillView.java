@@ -24,7 +24,7 @@ import java.util.Optional;
 
 /** A drill as it is designed; the fields of the open format. */
 @Schema(name = "Drill")
-record DrillView(@NotNull @Size(max = 90) String title,
+public record DrillView(@NotNull @Size(max = 90) String title,
         @NotNull @Schema(allowableValues = {"solo", "fixed", "step-limited", "chain", "round-pattern", "called", "until-out", "staged",
             "dial", "discovery", "live", "gate"}) String kind,
         @Nullable @Size(max = 64) String place, @NotNull @Size(max = 60) List<@NotNull @Valid LinkView> opening,
@@ -38,14 +38,15 @@ record DrillView(@NotNull @Size(max = 90) String title,
 
     /** A link, and what the feeder shouts for it if that is not to be taken from the map. */
     @Schema(name = "DrillLink")
-    record LinkView(@NotBlank @Size(max = 64) String reaction, @NotBlank @Size(max = 64) String response,
+    public record LinkView(@NotBlank @Size(max = 64) String reaction, @NotBlank @Size(max = 64) String response,
             @Nullable @Size(max = 90) String word) {
         LinkRef ref() {
             return new LinkRef(Id.of(reaction), Id.of(response));
         }
     }
 
-    static DrillView of(Drill drill) {
+    /** As it is sent. */
+    public static DrillView of(Drill drill) {
         return new DrillView(drill.title(), drill.kind().code(), drill.place().map(Id::value).orElse(null),
                 links(drill, drill.opening()), links(drill, drill.links()), links(drill, drill.finishes()),
                 links(drill, drill.extension()), drill.fakes(), drill.least(), drill.most(), drill.repetitions(), drill.minutes(),

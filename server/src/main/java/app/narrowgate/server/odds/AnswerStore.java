@@ -7,6 +7,10 @@ import app.narrowgate.core.progress.StoppedException;
 import app.narrowgate.server.map.StoredMap;
 import com.github.benmanes.caffeine.cache.AsyncCache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
@@ -52,6 +56,15 @@ public class AnswerStore {
 
     AnswerStore(Desk desk) {
         this.desk = desk;
+    }
+
+    /** So short a name of what an answer depends on that nothing else has it. */
+    public static String shortName(String what) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(what.getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("Impossible state: every platform has SHA-256", e);
+        }
     }
 
     /** The size of a map in situations, reactions and responses. */

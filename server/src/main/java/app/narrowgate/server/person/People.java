@@ -6,6 +6,7 @@ import app.narrowgate.core.person.Pairing;
 import app.narrowgate.core.person.Room;
 import app.narrowgate.core.person.Person;
 import app.narrowgate.core.right.Right;
+import app.narrowgate.core.trait.AgeGroup;
 import app.narrowgate.core.trait.Injury;
 import app.narrowgate.server.account.Accounts;
 import app.narrowgate.server.account.Archive;
@@ -20,6 +21,9 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -41,17 +45,27 @@ public class People {
     public record Pair(String you, String they, Pairing pairing) {
     }
 
+    /**
+     * Somebody as a class is planned with them.
+     *
+     * @param hurt what hurts them on the day of the class; whoever plans need not be allowed to know, for it is minded all the same
+     */
+    public record InClass(UUID id, Person person, Set<Injury> hurt) {
+    }
+
     private final PersonMapper mapper;
     private final Accounts accounts;
     private final PersonKept kept;
+    private final List<PersonTold> told;
     private final Archive archive;
     private final Audit audit;
     private final Clock clock;
 
-    People(PersonMapper mapper, Accounts accounts, PersonKept kept, Archive archive, Audit audit, Clock clock) {
+    People(PersonMapper mapper, Accounts accounts, PersonKept kept, List<PersonTold> told, Archive archive, Audit audit, Clock clock) {
         this.mapper = mapper;
         this.accounts = accounts;
         this.kept = kept;
+        this.told = told;
         this.archive = archive;
         this.audit = audit;
         this.clock = clock;
@@ -127,6 +141,7 @@ public class People {
             files.putAll(archive.of(row.account()));
         }
         files.put(kept.file(), List.of(kept.told(row)));
+        told.forEach(one -> files.put(one.file(), one.of(id)));
         return files;
     }
 
@@ -201,6 +216,37 @@ public class People {
         }
         List<Person> others = mapper.all().stream().filter(one -> !one.id().equals(you.id())).map(PersonRow::person).toList();
         return Pairing.against(you.person(), hurtToday(you.id()), Room.of(you.person(), others, third));
+    }
+
+    /**
+     * Those of {@code ids} who are on the roster, in the roster's order. That what hurts them was read is noted where whoever asks is shown it.
+     *
+     * @param day of the class
+     */
+    @Transactional
+    public List<InClass> inClass(Collection<UUID> ids, LocalDate day, SignedIn by) {
+        Set<UUID> wanted = Set.copyOf(ids);
+        Map<UUID, List<Ailment>> ailments = new HashMap<>();
+        mapper.everyAilment().forEach(row -> ailments.computeIfAbsent(row.person(), id -> new ArrayList<>()).add(row.ailment().ailment()));
+        List<InClass> found = mapper.all().stream().filter(row -> wanted.contains(row.id()))
+                .map(row -> new InClass(row.id(), row.person(), Ailment.on(day, ailments.getOrDefault(row.id(), List.of())))).toList();
+        if (by.may(Right.READ_HEALTH)) {
+            found.stream().filter(one -> !one.hurt().isEmpty())
+                    .forEach(one -> audit.noteOnce(by.id(), Deed.READ_HEALTH, one.id(), "to plan a class"));
+        }
+        return found;
+    }
+
+    /** The ids of everybody on the roster who is of an age group, by name. */
+    public Map<String, UUID> named(AgeGroup age) {
+        Map<String, UUID> named = new LinkedHashMap<>();
+        mapper.all().stream().filter(row -> row.person().age() == age).forEach(row -> named.put(row.name(), row.id()));
+        return named;
+    }
+
+    /** Who somebody who signs in is on the roster; empty while nobody has said. */
+    public Optional<UUID> of(UUID account) {
+        return mapper.byAccount(account).map(PersonRow::id);
     }
 
     private Set<Injury> hurtToday(UUID person) {

@@ -59,6 +59,9 @@ interface PersonMapper {
     @Select("select injury, first_day, last_day, avoid from person_ailment where person = #{person} order by number")
     List<AilmentRow> ailments(UUID person);
 
+    @Select("select person, injury, first_day, last_day, avoid from person_ailment")
+    List<HurtRow> everyAilment();
+
     @Delete("delete from person_ailment where person = #{person}")
     void clearAilments(UUID person);
 

@@ -1,0 +1,122 @@
+package app.narrowgate.core.lesson;
+
+import app.narrowgate.core.check.Range;
+import app.narrowgate.core.check.RefusedException;
+import app.narrowgate.core.check.Text;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.odds.Setting;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+
+/**
+ * A class as it is kept: what was asked for, and what came of it.
+ *
+ * @param title what it is called
+ * @param starts by the clock of the gym
+ * @param minutes how long it lasts
+ * @param aim an aim of the map; the first one where it is missing
+ * @param read how well partners read, in [0,1]
+ * @param late seconds by which students start too late
+ * @param usual the shape, where it is one of the house's; it follows the length
+ * @param own the shape, where it is not
+ * @param here who is here, by their places on the roster
+ * @param fixed units that come in any case, with their minutes where these are fixed
+ * @param out units that do not come
+ * @param together pairs that stay together
+ * @param apart pairs that never come together
+ * @param odd what becomes of the one who is left over
+ * @param limit kilograms that two of a pair should be apart at most in live rounds
+ * @param turn another number gives other pairs
+ * @param planned what was planned, in order; empty while nothing was
+ */
+public record Lesson(String title, LocalDate day, LocalTime starts, int minutes, Focus focus, Optional<Id> aim, double read, double late,
+        Optional<ClassShape.Usual> usual, Optional<ClassShape> own, List<UUID> here, Map<String, Optional<Integer>> fixed, Set<String> out,
+        Set<Couple> together, Set<Couple> apart, PairRequest.Odd odd, double limit, int turn, List<Planned> planned) {
+
+    /** A key of a unit. */
+    public static final Text KEY = new Text(1, 140);
+    /** Units that may be fixed or left out. */
+    public static final int MOST_KEYS = 60;
+
+    private static final LocalDate EARLIEST = LocalDate.of(1990, 1, 1);
+    private static final LocalDate LATEST = LocalDate.of(2200, 1, 1);
+
+    /**
+     * A unit that was planned.
+     *
+     * @param reactions what is practised in it
+     */
+    public record Planned(String unit, Section section, int minutes, List<Id> reactions) {
+        public Planned {
+            KEY.require("A unit's key", unit);
+            ClassRequest.FIXED.require("A unit's minutes", minutes);
+            reactions = List.copyOf(reactions);
+        }
+    }
+
+    public Lesson {
+        Text.TITLE.require("The title of a class", title);
+        ClassShape.MINUTES.require("The length of a class", minutes);
+        Range.CHANCE.require("How well partners read", read);
+        Setting.LATE.require("The late start", late);
+        RoundWish.LIMIT.require("The limit of the weight gap", limit);
+        PairRequest.TURNS.require("The number of the pairs", turn);
+        if (day.isBefore(EARLIEST) || day.isAfter(LATEST)) {
+            throw new RefusedException("The day is %s; a class lies between 1990 and 2200.".formatted(day));
+        }
+        if (usual.isPresent() == own.isPresent()) {
+            throw new RefusedException("A class has a shape: one of the house's, or its own.");
+        }
+        here = List.copyOf(here);
+        if (here.size() > ClassRequest.MOST_STUDENTS || new HashSet<>(here).size() < here.size()) {
+            throw new RefusedException("At most %d people are in a class, each once.".formatted(ClassRequest.MOST_STUDENTS));
+        }
+        fixed = Collections.unmodifiableMap(new LinkedHashMap<>(fixed));
+        out = Set.copyOf(out);
+        if (fixed.size() > MOST_KEYS || out.size() > MOST_KEYS) {
+            throw new RefusedException("At most %d things are fixed or taken out of a class.".formatted(MOST_KEYS));
+        }
+        fixed.keySet().forEach(key -> KEY.require("What is fixed", key));
+        fixed.values().forEach(given -> given.ifPresent(m -> ClassRequest.FIXED.require("What is fixed", m)));
+        out.forEach(key -> KEY.require("What is taken out", key));
+        together = Set.copyOf(together);
+        apart = Set.copyOf(apart);
+        planned = List.copyOf(planned);
+    }
+
+    /** How long its parts may last. */
+    public ClassShape shape() {
+        return own.orElseGet(() -> usual.orElseThrow().of(minutes));
+    }
+
+    /** The same with what came of it. */
+    public Lesson planned(List<Planned> other) {
+        return new Lesson(title, day, starts, minutes, focus, aim, read, late, usual, own, here, fixed, out, together, apart, odd, limit, turn, other);
+    }
+
+    /** The same with everything fixed as it was planned. */
+    public Lesson asPlanned() {
+        Map<String, Optional<Integer>> all = new LinkedHashMap<>();
+        planned.forEach(one -> all.put(one.unit(), Optional.of(one.minutes())));
+        return new Lesson(title, day, starts, minutes, focus, aim, read, late, usual, own, here, all, out, together, apart, odd, limit, turn, planned);
+    }
+
+    /** Reactions that whoever was here has practised, in order, each once. */
+    public List<Id> reactions() {
+        return planned.stream().flatMap(one -> one.reactions().stream()).distinct().toList();
+    }
+
+    /** What is recalled of it the next time: what was new, gone on from and called. */
+    public List<Id> recalled() {
+        return planned.stream().filter(one -> one.section().practises() && one.section() != Section.LIVE)
+                .flatMap(one -> one.reactions().stream()).distinct().toList();
+    }
+}

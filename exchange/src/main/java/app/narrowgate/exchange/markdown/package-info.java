@@ -1,0 +1,2 @@
+/** What every Markdown file needs. */
+package app.narrowgate.exchange.markdown;

@@ -1,0 +1,191 @@
+package app.narrowgate.server.lesson;
+
+import app.narrowgate.core.check.Coded;
+import app.narrowgate.core.lesson.ClassShape;
+import app.narrowgate.core.lesson.Lesson;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.right.Right;
+import app.narrowgate.exchange.lesson.LessonMarkdown;
+import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.Needs;
+import app.narrowgate.server.map.MapStore;
+import app.narrowgate.server.map.StoredMap;
+import app.narrowgate.server.person.People;
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.annotation.Nullable;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.format.annotation.DateTimeFormat;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Classes: planned whenever they are kept, changed or looked at. */
+@RestController
+@Needs(Right.PLAN_CLASSES)
+@RequestMapping("/api/maps/{mapId}/classes")
+@Tag(name = "classes")
+class LessonController {
+
+    private static final String MARKDOWN = "text/markdown;charset=UTF-8";
+
+    /** A class in one line. */
+    @Schema(name = "ListedClass")
+    record ListedView(UUID id, int version, String title, LocalDate day, String starts, int minutes, @Nullable String family, @Nullable String place,
+            int here, @Schema(description = "What was planned, in order") List<String> planned) {
+
+        static ListedView of(LessonRow row) {
+            Lesson lesson = row.lesson();
+            return new ListedView(row.id(), row.version(), lesson.title(), lesson.day(), lesson.starts().toString(), lesson.minutes(),
+                    lesson.focus().family().map(Id::value).orElse(null), lesson.focus().place().map(Id::value).orElse(null), lesson.here().size(),
+                    lesson.planned().stream().map(Lesson.Planned::unit).toList());
+        }
+    }
+
+    /** The class before. */
+    @Schema(name = "LastClass")
+    record LastView(UUID id, String title, LocalDate day, List<UUID> here) {
+    }
+
+    /** A class with what comes of it. */
+    @Schema(name = "PlannedClass")
+    record PlannedView(UUID id, int version, LessonView lesson, @Nullable @Schema(description = "Missing while nobody is here") PlanView plan,
+            @Schema(description = "True where the map, the roster or the classes before have changed so that something else comes of it than was planned")
+            boolean changed, @Schema(description = "How long each part may last") List<LessonView.SpanView> spans, @Nullable LastView last,
+            @Schema(description = "Of those who are here those who were not in the class before") List<UUID> absent, @Nullable String author, Instant at) {
+    }
+
+    /** A new class; the id is made by who plans it, so that sending it twice keeps it once. */
+    @Schema(name = "NewClass")
+    record NewClass(@NotNull UUID id, @NotNull @Valid LessonView lesson) {
+    }
+
+    /** A change of a class, made on a state. */
+    @Schema(name = "ClassChange")
+    record ClassChange(@Min(1) @Max(1_000_000) int version, @NotNull @Valid LessonView lesson) {
+    }
+
+    /** A shape of the house. */
+    @Schema(name = "ClassShape")
+    record ShapeView(String usual, List<LessonView.SpanView> spans) {
+    }
+
+    private final MapStore maps;
+    private final LessonStore lessons;
+    private final LessonPlanner planner;
+    private final People people;
+
+    LessonController(MapStore maps, LessonStore lessons, LessonPlanner planner, People people) {
+        this.maps = maps;
+        this.lessons = lessons;
+        this.planner = planner;
+        this.people = people;
+    }
+
+    @Needs(Right.READ_CLASSES)
+    @GetMapping
+    @Operation(operationId = "classes", summary = "The classes of some days, the first first")
+    List<ListedView> between(@PathVariable UUID mapId, @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
+            @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate until) {
+        return lessons.between(maps.head(mapId).id(), from, until).stream().map(ListedView::of).toList();
+    }
+
+    @Needs(Right.READ_CLASSES)
+    @GetMapping("/shapes")
+    @Operation(operationId = "classShapes", summary = "The shapes of the house for a class of some length")
+    List<ShapeView> shapes(@PathVariable UUID mapId, @RequestParam(defaultValue = "60") @Min(20) @Max(180) int minutes) {
+        maps.head(mapId);
+        return Arrays.stream(ClassShape.Usual.values()).map(usual -> new ShapeView(usual.code(), LessonView.spans(usual.of(minutes)))).toList();
+    }
+
+    @PostMapping
+    @ResponseStatus(HttpStatus.CREATED)
+    @Operation(operationId = "newClass", summary = "Plan a class and keep it")
+    PlannedView keep(@PathVariable UUID mapId, @Valid @RequestBody NewClass made, @AuthenticationPrincipal SignedIn who) {
+        StoredMap map = maps.head(mapId);
+        Lesson asked = made.lesson().toLesson();
+        PlannedLesson planned = planner.plan(map, made.id(), asked, who);
+        return view(lessons.keep(mapId, made.id(), planned.in(asked), who.id()), planned, false, who);
+    }
+
+    @Needs(Right.READ_CLASSES)
+    @GetMapping("/{id}")
+    @Operation(operationId = "plannedClass", summary = "A class with what comes of it today; one that is over as it was planned")
+    PlannedView one(@PathVariable UUID mapId, @PathVariable UUID id,
+            @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) @Schema(description = "The day on which it is asked") LocalDate today,
+            @AuthenticationPrincipal SignedIn who) {
+        StoredMap map = maps.head(mapId);
+        LessonRow row = lessons.one(mapId, id);
+        Lesson kept = row.lesson();
+        PlannedLesson planned = planner.plan(map, id, kept.day().isBefore(today) ? kept.asPlanned() : kept, who);
+        return view(row, planned, !planned.in(kept).planned().equals(kept.planned()), who);
+    }
+
+    @PutMapping("/{id}")
+    @Operation(operationId = "changeClass", summary = "Change what a class is asked for; it is planned anew around what is fixed")
+    PlannedView change(@PathVariable UUID mapId, @PathVariable UUID id, @Valid @RequestBody ClassChange change, @AuthenticationPrincipal SignedIn who) {
+        StoredMap map = maps.head(mapId);
+        Lesson asked = change.lesson().toLesson();
+        PlannedLesson planned = planner.plan(map, id, asked, who);
+        return view(lessons.change(mapId, id, change.version(), planned.in(asked), who.id()), planned, false, who);
+    }
+
+    @DeleteMapping("/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(operationId = "removeClass", summary = "Remove a class; it can be put back")
+    void remove(@PathVariable UUID mapId, @PathVariable UUID id, @AuthenticationPrincipal SignedIn who) {
+        lessons.remove(mapId, id, who);
+    }
+
+    @PostMapping("/{id}/restore")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(operationId = "restoreClass", summary = "Put a class back that was removed")
+    void restore(@PathVariable UUID mapId, @PathVariable UUID id, @AuthenticationPrincipal SignedIn who) {
+        lessons.restore(mapId, id, who);
+    }
+
+    @Needs(Right.TAKE_OUT)
+    @GetMapping(path = "/{id}/markdown", produces = MARKDOWN)
+    @Operation(operationId = "classMarkdown", summary = "A class in words, without what hurts anybody")
+    ResponseEntity<String> markdown(@PathVariable UUID mapId, @PathVariable UUID id, @AuthenticationPrincipal SignedIn who) {
+        StoredMap map = maps.head(mapId);
+        Lesson kept = lessons.one(mapId, id).lesson();
+        PlannedLesson planned = planner.plan(map, id, kept, who);
+        Map<UUID, String> names = people.inClass(kept.here(), kept.day(), who).stream()
+                .collect(Collectors.toMap(People.InClass::id, one -> one.person().name()));
+        String text = LessonMarkdown.of(map.index(), kept, planned.plan(), planned.rounds(), names);
+        return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"class-%s.md\"".formatted(kept.day()))
+                .contentType(MediaType.parseMediaType(MARKDOWN)).body(text);
+    }
+
+    private static PlannedView view(LessonRow row, PlannedLesson planned, boolean changed, SignedIn who) {
+        Lesson lesson = row.lesson();
+        return new PlannedView(row.id(), row.version(), LessonView.of(lesson),
+                planned.plan().map(plan -> PlanView.of(plan, planned.rounds(), who.may(Right.READ_HEALTH))).orElse(null), changed,
+                LessonView.spans(lesson.shape()), planned.last().map(last -> new LastView(last.id(), last.title(), last.day(), last.here())).orElse(null),
+                planned.absent(), row.authorName(), row.at());
+    }
+}

@@ -1,0 +1,31 @@
+package app.narrowgate.server.lesson;
+
+import app.narrowgate.core.lesson.ClassPlan;
+import app.narrowgate.core.lesson.Lesson;
+import app.narrowgate.core.lesson.PairedRound;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * What comes of a class.
+ *
+ * @param plan empty while nobody is here
+ * @param rounds the pairs of each line of the plan that is practised, by the line's key
+ * @param last the class before this one
+ * @param absent of those who are here those who were not in the class before
+ */
+record PlannedLesson(Optional<ClassPlan> plan, Map<String, PairedRound> rounds, Optional<Last> last, List<UUID> absent) {
+
+    /** The class before. */
+    record Last(UUID id, String title, LocalDate day, List<UUID> here) {
+    }
+
+    /** The same class with its plan in it. */
+    Lesson in(Lesson lesson) {
+        return lesson.planned(plan.map(made -> made.lines().stream().map(line -> new Lesson.Planned(line.unit().key(), line.unit().section(),
+                line.minutes(), List.copyOf(line.unit().shares().keySet()))).toList()).orElse(List.of()));
+    }
+}
