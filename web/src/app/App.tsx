@@ -38,6 +38,9 @@ const LeveragePage = lazy(() => import("../features/lever").then((m) => ({ defau
 const TrainerPage = lazy(() => import("../features/drill").then((m) => ({ default: m.TrainerPage })));
 const SheetPage = lazy(() => import("../features/drill").then((m) => ({ default: m.SheetPage })));
 
+const TonightPage = lazy(() => import("../features/lesson").then((m) => ({ default: m.TonightPage })));
+const ClassPage = lazy(() => import("../features/lesson").then((m) => ({ default: m.ClassPage })));
+const ClassesPage = lazy(() => import("../features/lesson").then((m) => ({ default: m.ClassesPage })));
 const ComeInPage = lazy(() => import("../features/door").then((m) => ({ default: m.ComeInPage })));
 const OpenGymPage = lazy(() => import("../features/door").then((m) => ({ default: m.OpenGymPage })));
 const PeoplePage = lazy(() => import("../features/people").then((m) => ({ default: m.PeoplePage })));
@@ -110,6 +113,11 @@ function Inside() {
           <Route path="/map/:mapId/history" element={<HistoryPage />} />
           <Route path="/map/:mapId/drills" element={<BenchPage />} />
           <Route path="/map/:mapId/drills/sheet" element={<SheetPage />} />
+        </Route>
+        <Route element={<Only right="read-classes" />}>
+          <Route path="/map/:mapId/class" element={<TonightPage />} />
+          <Route path="/map/:mapId/class/:lesson" element={<ClassPage />} />
+          <Route path="/map/:mapId/classes" element={<ClassesPage />} />
         </Route>
         <Route element={<Only right="edit-maps" />}>
           <Route path="/map/:mapId/workshop/:list?" element={<WorkshopPage />} />

@@ -62,6 +62,16 @@ export function placesOf(mapId: string, may: May): Place[] {
         { title: "Reading trainer", to: paths.trainer(mapId) },
       ],
     },
+    {
+      title: "Class",
+      to: paths.tonight(mapId),
+      within: [paths.tonight(mapId), paths.lessons(mapId)],
+      right: "read-classes",
+      views: [
+        { title: "Tonight", to: paths.tonight(mapId), within: [paths.tonight(mapId)] },
+        { title: "All classes", to: paths.lessons(mapId) },
+      ],
+    },
     { ...PEOPLE, views: [] },
   ];
   // A place leads to the first of its views that one may see.

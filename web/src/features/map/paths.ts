@@ -27,6 +27,10 @@ export const paths = {
   weights: (mapId: string) => `/map/${mapId}/holds/weight`,
   weight: (mapId: string, situation: string) => `/map/${mapId}/holds/weight/${situation}`,
   leverage: (mapId: string) => `/map/${mapId}/holds/leverage`,
+  /** The class of today, or the next one. */
+  tonight: (mapId: string) => `/map/${mapId}/class`,
+  lesson: (mapId: string, lesson: string) => `/map/${mapId}/class/${lesson}`,
+  lessons: (mapId: string) => `/map/${mapId}/classes`,
   drills: (mapId: string) => `/map/${mapId}/drills`,
   drillSheet: (mapId: string) => `/map/${mapId}/drills/sheet`,
   trainer: (mapId: string) => `/map/${mapId}/drills/trainer`,

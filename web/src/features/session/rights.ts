@@ -9,6 +9,8 @@ export const RIGHTS = [
   "see-oneself",
   "read-maps",
   "see-people",
+  "read-classes",
+  "plan-classes",
   "edit-maps",
   "keep-drills",
   "take-out",

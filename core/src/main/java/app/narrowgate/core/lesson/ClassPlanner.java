@@ -19,6 +19,7 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -46,7 +47,8 @@ public final class ClassPlanner {
     private final List<StudentOdds> students = new ArrayList<>();
     private final List<Unit> units;
     private final Set<Id> known;
-    private final Map<Unit, double[][]> gains = new HashMap<>();
+    /** By the unit itself: it is asked for in the innermost loop. */
+    private final Map<Unit, double[][]> gains = new IdentityHashMap<>();
 
     private ClassPlanner(ClassRequest request, Setting house, Function<Setting, SolvedMap> solve) {
         this.request = request;
@@ -108,14 +110,16 @@ public final class ClassPlanner {
         return own.isEmpty() ? all : own;
     }
 
-    /** Summed gain by new links that came before (none of a level's limit left out, then more) and by minutes. */
+    /** Summed gain by new links that came before and by minutes, as many as the unit may be given. */
     private double[][] gains(Unit unit) {
-        double[][] sums = new double[NewLinks.MOST + 1][request.minutes() + 1];
-        for (StudentOdds student : students) {
-            for (int minutes = 1; minutes <= request.minutes() && unit.section().practises(); minutes++) {
-                double gain = student.gain(unit, minutes);
-                for (int before = 0; before <= NewLinks.MOST; before++) {
-                    sums[before][minutes] += joins(unit, student, before) ? gain : 0;
+        int most = Math.max(COMPARED_AT, request.fixed().getOrDefault(unit.key(), Optional.empty())
+                .orElse(Math.min(request.minutes(), unit.section().mostOnOne(request.minutes()))));
+        double[][] sums = new double[NewLinks.MOST + 1][most + 1];
+        for (StudentOdds student : unit.section().practises() ? students : List.<StudentOdds>of()) {
+            double[] own = student.gains(unit, most);
+            for (int before = 0; before <= NewLinks.MOST && joins(unit, student, before); before++) {
+                for (int minutes = 1; minutes <= most; minutes++) {
+                    sums[before][minutes] += own[minutes];
                 }
             }
         }
@@ -189,8 +193,9 @@ public final class ClassPlanner {
             asked += fixed.containsKey(unit.key()) ? minutes.orElse(ClassShape.LEAST_UNIT) : 0;
             count += fixed.containsKey(unit.key()) ? 1 : 0;
             int root = unit.needs().map(id -> own.stream().map(Unit::key).toList().indexOf(Section.NEW.code() + ":" + id)).orElse(-1);
-            items.add(new MinutesPlanner.Item(minutes.orElse(section.practises() ? ClassShape.LEAST_UNIT : 1), minutes.orElse(onOne),
-                    root, must, (m, before) -> gains.get(unit)[Math.min(before, NewLinks.MOST)][m]));
+            double[][] gain = gains.get(unit);
+            items.add(new MinutesPlanner.Item(minutes.orElse(section.practises() ? ClassShape.LEAST_UNIT : 1), minutes.orElse(Math.min(onOne, request.minutes())),
+                    root, must, (m, before) -> gain[Math.min(before, NewLinks.MOST)][Math.min(m, gain[0].length - 1)]));
         }
         int units = Math.max(units(section), count);
         // What there is may fill less than the shape asks for, and what is fixed more than it allows: the class is planned all the same.

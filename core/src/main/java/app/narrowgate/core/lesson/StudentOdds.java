@@ -87,7 +87,7 @@ final class StudentOdds {
     /** The same after so many minutes that count. */
     double worksAfter(Id reaction, double counted) {
         Reaction one = reaction(reaction);
-        return solved.graph().solved().conditions().works(one, curve.after(solved.graph().solved().rates().works(one), counted));
+        return after(one, solved.graph().solved().rates().works(one), counted);
     }
 
     /** Worth of the starts that so many minutes on one reaction would gain them, to first order; 0 where it is closed or taught later. */
@@ -96,14 +96,34 @@ final class StudentOdds {
         return slope > 0 ? slope * (worksAfter(reaction, minutes * student.freshness(reaction)) - works(reaction)) : 0;
     }
 
-    /** Worth of the starts that so many minutes of {@code unit} gain them, to first order; at least 0. */
-    double gain(Unit unit, int minutes) {
-        double gain = 0;
-        for (Map.Entry<Id, Double> each : counted(unit, minutes).entrySet()) {
-            double slope = solved.slopes().getOrDefault(each.getKey(), 0.0);
-            gain += slope > 0 ? slope * (worksAfter(each.getKey(), each.getValue()) - works(each.getKey())) : 0;
+    /**
+     * Worth of the starts that {@code unit} gains them, to first order, at least 0.
+     *
+     * @return for 0 to {@code most} minutes, index minutes
+     */
+    double[] gains(Unit unit, int most) {
+        double[] gains = new double[most + 1];
+        if (!practises(unit)) {
+            return gains;
         }
-        return gain + apart(unit, minutes);
+        for (Id id : counted(unit, most).keySet()) {
+            double slope = solved.slopes().getOrDefault(id, 0.0);
+            double each = unit.shares().get(id) * student.freshness(id);
+            Reaction reaction = reaction(id);
+            double written = solved.graph().solved().rates().works(reaction);
+            double works = works(id);
+            for (int minutes = 1; minutes <= most && slope > 0; minutes++) {
+                gains[minutes] += slope * (after(reaction, written, unit.practised(minutes) * each) - works);
+            }
+        }
+        for (int minutes = 1; minutes <= most; minutes++) {
+            gains[minutes] += apart(unit, minutes);
+        }
+        return gains;
+    }
+
+    private double after(Reaction reaction, double written, double counted) {
+        return solved.graph().solved().conditions().works(reaction, curve.after(written, counted));
     }
 
     /** Worth gained by no longer taking one of two look-alikes for the other. */

@@ -1,0 +1,143 @@
+import { useRef, useState, type PointerEvent } from "react";
+import type { Schemas } from "../../api/client";
+import { clockAfter } from "./days";
+import type { Line, Planned } from "./lesson";
+import { lineTitle, SECTION_LABEL, unitTitle } from "./words";
+
+const GROUND: Record<Line["unit"]["section"], string> = {
+  "warm-up": "bg-they text-ink",
+  recall: "bg-lane text-ink",
+  new: "bg-green text-ground",
+  chain: "bg-lane text-ink",
+  called: "bg-lane text-ink",
+  live: "bg-they text-ink",
+  talk: "bg-they text-ink",
+};
+
+/** Minutes of which a piece is wide enough for words. */
+const WORDS = 5;
+const TICK = 5;
+
+/** The class as a tape, to the minute. An edge is drawn with the pointer, or with the arrow keys; what was drawn is fixed. */
+export function Timeline({
+  map,
+  planned,
+  chosen,
+  may,
+  onChoose,
+  onMinutes,
+}: {
+  map: Schemas["Map"];
+  planned: Planned;
+  chosen: string | undefined;
+  may: boolean;
+  onChoose: (key: string) => void;
+  onMinutes: (key: string, minutes: number) => void;
+}) {
+  const lines = planned.plan?.lines ?? [];
+  const all = planned.lesson.minutes;
+  const tape = useRef<HTMLDivElement>(null);
+  const [drawn, setDrawn] = useState<{ key: string; minutes: number }>();
+  const minutesOf = (line: Line) => (drawn?.key === line.unit.key ? drawn.minutes : line.minutes);
+  const most = (line: Line) => Math.max(line.minutes, all - line.from - 1);
+  const draw = (line: Line) => (event: PointerEvent<HTMLElement>) => {
+    if (event.buttons === 0 || !tape.current) return;
+    const box = tape.current.getBoundingClientRect();
+    const at = Math.round(((event.clientX - box.left) / box.width) * all);
+    setDrawn({ key: line.unit.key, minutes: Math.min(most(line), Math.max(1, at - line.from)) });
+  };
+  const drop = (line: Line) => () => {
+    if (drawn && drawn.minutes !== line.minutes) onMinutes(line.unit.key, drawn.minutes);
+    setDrawn(undefined);
+  };
+  // While an edge is drawn, what comes after it moves along, so that the tape stays whole.
+  const total = lines.reduce((sum, line) => sum + minutesOf(line), 0);
+  return (
+    <section aria-label="The class by minutes" className="border-b-[3px] border-ink">
+      <div ref={tape} className="flex h-12 gap-px overflow-hidden bg-edge">
+        {lines.map((line) => {
+          const minutes = minutesOf(line);
+          const words = minutes >= WORDS;
+          return (
+            <div
+              key={line.unit.key}
+              className={`relative min-w-0 ${GROUND[line.unit.section]} ${chosen === line.unit.key ? "shadow-[inset_0_-4px_0_var(--ink)]" : ""}`}
+              style={{ width: `${(100 * minutes) / Math.max(total, all)}%` }}
+            >
+              {line.fixed && (
+                <>
+                  <span aria-hidden="true" className="absolute inset-y-0 left-0 w-1.5 bg-ink" />
+                  <span aria-hidden="true" className="absolute inset-y-0 right-0 w-1.5 bg-ink" />
+                </>
+              )}
+              <button
+                type="button"
+                className="flex h-full w-full flex-col justify-center overflow-hidden px-2.5 text-left leading-tight"
+                aria-label={`${lineTitle(map, line.unit, planned.plan ?? undefined)}, ${minutes} minutes`}
+                aria-current={chosen === line.unit.key}
+                onClick={() => onChoose(line.unit.key)}
+              >
+                <span className="flex gap-1.5 font-bold whitespace-nowrap">
+                  {words && <span className="max-mid:hidden">{SECTION_LABEL[line.unit.section]}</span>}{" "}
+                  {minutes}
+                </span>
+                {words && (
+                  <span className="truncate text-[13.5px] max-mid:hidden">
+                    {line.fixed ? "fixed" : unitTitle(map, line.unit, planned.plan ?? undefined)}
+                  </span>
+                )}
+              </button>
+              {may && (
+                <span
+                  role="slider"
+                  tabIndex={0}
+                  aria-label={`Minutes of ${lineTitle(map, line.unit, planned.plan ?? undefined)}`}
+                  aria-valuemin={1}
+                  aria-valuemax={most(line)}
+                  aria-valuenow={minutes}
+                  aria-valuetext={`${minutes} minutes`}
+                  className="absolute inset-y-0 right-0 z-10 w-3 cursor-col-resize touch-none"
+                  onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+                  onPointerMove={draw(line)}
+                  onPointerUp={drop(line)}
+                  onPointerCancel={() => setDrawn(undefined)}
+                  onKeyDown={(event) => {
+                    const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
+                    if (by === undefined) return;
+                    event.preventDefault();
+                    const to = Math.min(most(line), Math.max(1, line.minutes + by));
+                    if (to !== line.minutes) onMinutes(line.unit.key, to);
+                  }}
+                />
+              )}
+            </div>
+          );
+        })}
+      </div>
+      <div aria-hidden="true" className="relative h-6 text-[13.5px] text-quiet">
+        {Array.from({ length: Math.floor(all / TICK) + 1 }, (_, i) => i * TICK).map((minute) => (
+          <span
+            key={minute}
+            className={`absolute top-0 w-px bg-ink ${minute % 10 === 0 ? "h-2" : "h-1"}`}
+            style={{ left: `min(${(100 * minute) / all}%, calc(100% - 1px))` }}
+          />
+        ))}
+        {Array.from({ length: Math.floor(all / 15) + 1 }, (_, i) => i * 15).map((minute) => (
+          <span
+            key={minute}
+            className="absolute top-1.5 bg-ground px-0.5"
+            style={
+              minute === 0
+                ? { left: 0 }
+                : minute === all
+                  ? { right: 0 }
+                  : { left: `${(100 * minute) / all}%`, transform: "translateX(-50%)" }
+            }
+          >
+            {clockAfter(planned.lesson.starts, minute)}
+          </span>
+        ))}
+      </div>
+    </section>
+  );
+}

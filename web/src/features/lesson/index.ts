@@ -1,0 +1,3 @@
+export { ClassPage } from "./ClassPage";
+export { ClassesPage } from "./ClassesPage";
+export { TonightPage } from "./TonightPage";
