@@ -5,17 +5,18 @@ import type { Line, Planned } from "./lesson";
 import { lineTitle, SECTION_LABEL, unitTitle } from "./words";
 
 const GROUND: Record<Line["unit"]["section"], string> = {
-  "warm-up": "bg-they text-ink",
+  "warm-up": "bg-rule text-ink",
   recall: "bg-lane text-ink",
   new: "bg-green text-ground",
   chain: "bg-lane text-ink",
   called: "bg-lane text-ink",
-  live: "bg-they text-ink",
-  talk: "bg-they text-ink",
+  live: "bg-rule text-ink",
+  talk: "bg-rule text-ink",
 };
 
-/** Minutes of which a piece is wide enough for words. */
-const WORDS = 5;
+/** Shares of the tape from which a piece is wide enough for the name of its part, and for what is practised. */
+const NAMED = 0.099;
+const SAID = 0.17;
 const TICK = 5;
 
 /** The class as a tape, to the minute. An edge is drawn with the pointer, or with the arrow keys; what was drawn is fixed. */
@@ -57,7 +58,8 @@ export function Timeline({
       <div ref={tape} className="flex h-12 gap-px overflow-hidden bg-edge">
         {lines.map((line) => {
           const minutes = minutesOf(line);
-          const words = minutes >= WORDS;
+          const named = minutes / all >= NAMED;
+          const said = minutes / all >= SAID;
           return (
             <div
               key={line.unit.key}
@@ -78,10 +80,10 @@ export function Timeline({
                 onClick={() => onChoose(line.unit.key)}
               >
                 <span className="flex gap-1.5 font-bold whitespace-nowrap">
-                  {words && <span className="max-mid:hidden">{SECTION_LABEL[line.unit.section]}</span>}{" "}
+                  {named && <span className="max-mid:hidden">{SECTION_LABEL[line.unit.section]}</span>}{" "}
                   {minutes}
                 </span>
-                {words && (
+                {said && (
                   <span className="truncate text-[13.5px] max-mid:hidden">
                     {line.fixed ? "fixed" : unitTitle(map, line.unit, planned.plan ?? undefined)}
                   </span>
@@ -114,7 +116,7 @@ export function Timeline({
           );
         })}
       </div>
-      <div aria-hidden="true" className="relative h-6 text-[13.5px] text-quiet">
+      <div aria-hidden="true" className="relative h-7 text-[13.5px] text-quiet">
         {Array.from({ length: Math.floor(all / TICK) + 1 }, (_, i) => i * TICK).map((minute) => (
           <span
             key={minute}

@@ -76,7 +76,7 @@ export function newLesson(
 export function useKeepClass(mapId: string) {
   const queries = useQueryClient();
   const after = () => queries.invalidateQueries({ queryKey: ["classes", mapId] });
-  const path = (id: string) => ({ params: { path: { mapId, id } } });
+  const path = (id: string) => ({ params: { path: { mapId, lesson: id } } });
   return {
     keep: async (lesson: Lesson): Promise<string> => {
       const id = crypto.randomUUID();
@@ -89,16 +89,16 @@ export function useKeepClass(mapId: string) {
     },
     one: (id: string): Promise<Planned> =>
       unwrap(
-        api.GET("/api/maps/{mapId}/classes/{id}", {
-          params: { path: { mapId, id }, query: { today: isoDay(new Date()) } },
+        api.GET("/api/maps/{mapId}/classes/{lesson}", {
+          params: { path: { mapId, lesson: id }, query: { today: isoDay(new Date()) } },
         }),
       ),
     remove: async (id: string) => {
-      await unwrapNothing(api.DELETE("/api/maps/{mapId}/classes/{id}", path(id)));
+      await unwrapNothing(api.DELETE("/api/maps/{mapId}/classes/{lesson}", path(id)));
       await after();
     },
     putBack: async (id: string) => {
-      await unwrapNothing(api.POST("/api/maps/{mapId}/classes/{id}/restore", path(id)));
+      await unwrapNothing(api.POST("/api/maps/{mapId}/classes/{lesson}/restore", path(id)));
       await after();
     },
   };
@@ -116,8 +116,8 @@ export function useLesson(mapId: string | undefined, id: string) {
     enabled: mapId !== undefined,
     queryFn: () =>
       unwrap(
-        api.GET("/api/maps/{mapId}/classes/{id}", {
-          params: { path: { mapId: mapId!, id }, query: { today: isoDay(new Date()) } },
+        api.GET("/api/maps/{mapId}/classes/{lesson}", {
+          params: { path: { mapId: mapId!, lesson: id }, query: { today: isoDay(new Date()) } },
         }),
       ),
   });
@@ -139,8 +139,8 @@ export function useLesson(mapId: string | undefined, id: string) {
         next.current = undefined;
         const version = queries.getQueryData<Planned>(key)!.version;
         const planned = await unwrap(
-          api.PUT("/api/maps/{mapId}/classes/{id}", {
-            params: { path: { mapId: mapId!, id } },
+          api.PUT("/api/maps/{mapId}/classes/{lesson}", {
+            params: { path: { mapId: mapId!, lesson: id } },
             body: { version, lesson: one },
           }),
         );

@@ -55,9 +55,9 @@ export function unitTitle(map: Schemas["Map"], unit: Unit, plan?: Plan): string 
       return answers(map, unit);
     case "chain":
     case "live":
-      return `from ${place}`;
+      return place;
     case "called":
-      return unit.other ? `${place}, or ${lowerFirst(placeTitle(map, unit.other))}?` : `from ${place}`;
+      return unit.other ? `${place}, or ${lowerFirst(placeTitle(map, unit.other))}?` : place;
     case "talk":
       return "what stopped you?";
   }
@@ -66,11 +66,7 @@ export function unitTitle(map: Schemas["Map"], unit: Unit, plan?: Plan): string 
 /** The whole of it: part and what is practised. */
 export function lineTitle(map: Schemas["Map"], unit: Unit, plan?: Plan): string {
   const title = unitTitle(map, unit, plan);
-  const joint =
-    unit.section === "chain" || unit.section === "live" || (unit.section === "called" && !unit.other)
-      ? " "
-      : ": ";
-  return title ? `${SECTION_LABEL[unit.section]}${joint}${title}` : SECTION_LABEL[unit.section];
+  return title ? `${SECTION_LABEL[unit.section]}: ${title}` : SECTION_LABEL[unit.section];
 }
 
 function hundredth(chance: number): number {
@@ -100,7 +96,7 @@ export function whyInWords(map: Schemas["Map"], line: Line, planned: Planned): s
       return `The movements behind tonight’s answers${side ? `, ${side} side first: the weak one for most` : ""}.`;
     }
     case "recall":
-      return `${planned.last ? `From ${planned.last.title}, ${weekday(planned.last.day)}.` : "Practised before."} ${goesFrom(line)}`;
+      return `${line.fromLast && planned.last ? `From ${planned.last.title}, ${weekday(planned.last.day)}.` : "Practised before."} ${goesFrom(line)}`;
     case "new":
       return `${unit.place ? `${placeTitle(map, unit.place)}.` : ""} ${goesFrom(line)}`;
     case "chain":

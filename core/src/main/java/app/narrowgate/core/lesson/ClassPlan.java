@@ -30,12 +30,13 @@ public record ClassPlan(List<Line> lines, List<LeftOut> leftOut, double now, dou
      * @param not those who do not, or practise something else from there
      * @param missed of who practises it those who were not there the last time; only with {@link Section#RECALL}
      * @param helper who shows it to whoever missed it
+     * @param fromLast true for what was practised in the class before
      * @param works how often what is practised gets going now, on average over who practises it; empty for a part that frames the class
      * @param worksAfter the same afterwards
      * @param practisedBy how many of those who are here have practised all of it in a class before
      */
     public record Line(Unit unit, int from, int minutes, boolean fixed, double gain, List<UUID> who, List<Not> not, List<UUID> missed,
-            Optional<UUID> helper, Optional<Double> works, Optional<Double> worksAfter, int practisedBy) {
+            Optional<UUID> helper, boolean fromLast, Optional<Double> works, Optional<Double> worksAfter, int practisedBy) {
         public Line {
             who = List.copyOf(who);
             not = List.copyOf(not);

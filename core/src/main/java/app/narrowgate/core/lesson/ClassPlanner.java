@@ -29,6 +29,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /**
  * Plans a class: finds what there is to practise ({@link Units}), asks what it gains everybody who is here, shares out the
@@ -39,6 +40,8 @@ public final class ClassPlanner {
 
     /** Minutes at which units are compared before they are given any. */
     private static final int COMPARED_AT = 6;
+    /** Share of the best that something new of the focus must promise, so that nothing else is looked for. */
+    private static final double WORTH_MUCH = 0.1;
     private static final int MOST_LEFT_OUT = 6;
     private static final int MOST_LEFT_OUT_OF_A_PART = 2;
 
@@ -47,6 +50,7 @@ public final class ClassPlanner {
     private final List<StudentOdds> students = new ArrayList<>();
     private final List<Unit> units;
     private final Set<Id> known;
+    private final Optional<Unit> owed;
     /** By the unit itself: it is asked for in the innermost loop. */
     private final Map<Unit, double[][]> gains = new IdentityHashMap<>();
 
@@ -66,6 +70,7 @@ public final class ClassPlanner {
         units.add(0, Unit.frame(Section.WARM_UP));
         units.add(Unit.frame(Section.TALK));
         units.forEach(unit -> gains.put(unit, gains(unit)));
+        this.owed = owed();
     }
 
     /**
@@ -95,7 +100,10 @@ public final class ClassPlanner {
         return found;
     }
 
-    /** Reactions that gain somebody something if they are practised, most first; of the focus where any of them is. */
+    /**
+     * Reactions that gain somebody something if they are practised, most first: those of the focus, and, where it holds too few that are
+     * new and worth much, some of those that its rounds lead to.
+     */
     private List<Id> promising() {
         Map<Id, Double> promise = new LinkedHashMap<>();
         for (Reaction reaction : solved.map().reactions()) {
@@ -105,9 +113,25 @@ public final class ClassPlanner {
             }
         }
         List<Id> all = promise.keySet().stream().sorted(Comparator.comparingDouble((Id id) -> promise.get(id)).reversed()).toList();
-        List<Id> own = all.stream().filter(id -> request.focus().holds(
-                solved.index().situation(solved.index().reaction(id).orElseThrow().from()).orElseThrow())).toList();
-        return own.isEmpty() ? all : own;
+        List<Id> own = all.stream().filter(this::isOfFocus).toList();
+        double much = own.isEmpty() ? 0 : WORTH_MUCH * promise.get(own.get(0));
+        long fresh = own.stream().filter(id -> !known.contains(id) && promise.get(id) >= much).count();
+        List<Id> others = all.stream().filter(id -> !isOfFocus(id) && !known.contains(id)).limit(Math.max(0, NewLinks.MOST - fresh)).toList();
+        return Stream.concat(own.stream(), others.stream()).toList();
+    }
+
+    private boolean isOfFocus(Id reaction) {
+        return request.focus().holds(solved.index().situation(solved.index().reaction(reaction).orElseThrow().from()).orElseThrow());
+    }
+
+    /**
+     * What has to be recalled because somebody missed it: of the class before the first that is still on the map; empty where nobody missed
+     * anything, it was taken out, or the shape has no recall.
+     */
+    private Optional<Unit> owed() {
+        return request.students().stream().noneMatch(Student::missed) || request.shape().of(Section.RECALL).most() == 0 ? Optional.empty()
+                : request.lately().stream().flatMap(id -> units.stream().filter(unit -> unit.key().equals(Section.RECALL.code() + ":" + id)))
+                .filter(unit -> !isForFew(unit)).findFirst().filter(unit -> !request.out().contains(unit.key()));
     }
 
     /** Summed gain by new links that came before and by minutes, as many as the unit may be given. */
@@ -189,7 +213,7 @@ public final class ClassPlanner {
         int count = 0;
         for (Unit unit : own) {
             Optional<Integer> minutes = fixed.getOrDefault(unit.key(), Optional.empty());
-            boolean must = fixed.containsKey(unit.key()) || !section.practises() && span.most() > 0;
+            boolean must = fixed.containsKey(unit.key()) || owed.filter(unit::equals).isPresent() || !section.practises() && span.most() > 0;
             asked += fixed.containsKey(unit.key()) ? minutes.orElse(ClassShape.LEAST_UNIT) : 0;
             count += fixed.containsKey(unit.key()) ? 1 : 0;
             int root = unit.needs().map(id -> own.stream().map(Unit::key).toList().indexOf(Section.NEW.code() + ":" + id)).orElse(-1);
@@ -251,17 +275,19 @@ public final class ClassPlanner {
             Optional<ClassPlan.Not> why = why(unit, student, before);
             why.ifPresentOrElse(not::add, () -> who.add(student));
         }
-        boolean recall = unit.section() == Section.RECALL;
-        List<UUID> missed = who.stream().map(StudentOdds::student)
-                .filter(s -> recall && s.missed() && !s.practised().keySet().containsAll(unit.shares().keySet())).map(Student::id).toList();
+        boolean fromLast = unit.section() == Section.RECALL && request.lately().containsAll(unit.shares().keySet());
+        List<UUID> missed = who.stream().map(StudentOdds::student).filter(s -> fromLast && s.missed() && !hasPractised(s, unit)).map(Student::id).toList();
         Optional<UUID> helper = missed.isEmpty() ? Optional.empty() : who.stream().map(StudentOdds::student)
-                .filter(s -> !missed.contains(s.id()) && s.practised().keySet().containsAll(unit.shares().keySet()))
+                .filter(s -> !missed.contains(s.id()) && hasPractised(s, unit))
                 .max(Comparator.comparing(Student::level).thenComparing(s -> s.person().name(), Comparator.reverseOrder())).map(Student::id);
-        int practisedBy = (int) students.stream().filter(s -> unit.section().practises()
-                && s.student().practised().keySet().containsAll(unit.shares().keySet())).count();
+        int practisedBy = (int) students.stream().filter(s -> unit.section().practises() && hasPractised(s.student(), unit)).count();
         double gain = gains.get(unit)[Math.min(before, NewLinks.MOST)][minutes] / students.size();
-        return new ClassPlan.Line(unit, from, minutes, request.fixed().containsKey(unit.key()), gain,
-                who.stream().map(s -> s.student().id()).toList(), not, missed, helper, works(unit, who, 0), works(unit, who, minutes), practisedBy);
+        return new ClassPlan.Line(unit, from, minutes, request.fixed().containsKey(unit.key()), gain, who.stream().map(s -> s.student().id()).toList(),
+                not, missed, helper, fromLast, works(unit, who, 0), works(unit, who, minutes), practisedBy);
+    }
+
+    private static boolean hasPractised(Student student, Unit unit) {
+        return student.practised().keySet().containsAll(unit.shares().keySet());
     }
 
     private static Optional<ClassPlan.Not> why(Unit unit, StudentOdds student, int before) {

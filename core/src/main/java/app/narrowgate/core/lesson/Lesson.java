@@ -109,14 +109,8 @@ public record Lesson(String title, LocalDate day, LocalTime starts, int minutes,
         return new Lesson(title, day, starts, minutes, focus, aim, read, late, usual, own, here, all, out, together, apart, odd, limit, turn, planned);
     }
 
-    /** Reactions that whoever was here has practised, in order, each once. */
-    public List<Id> reactions() {
-        return planned.stream().flatMap(one -> one.reactions().stream()).distinct().toList();
-    }
-
-    /** What is recalled of it the next time: what was new, gone on from and called. */
-    public List<Id> recalled() {
-        return planned.stream().filter(one -> one.section().practises() && one.section() != Section.LIVE)
-                .flatMap(one -> one.reactions().stream()).distinct().toList();
+    /** Reactions that whoever was here was taught, in order, each once; what came up in live rounds alone is not among them. */
+    public List<Id> taught() {
+        return planned.stream().filter(one -> one.section() != Section.LIVE).flatMap(one -> one.reactions().stream()).distinct().toList();
     }
 }

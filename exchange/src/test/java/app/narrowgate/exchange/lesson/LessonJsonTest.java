@@ -56,7 +56,7 @@ class LessonJsonTest {
         assertThat(full.shape().of(Section.NEW)).isEqualTo(new ClassShape.Span(10, 40));
         assertThat(full.shape().of(Section.LIVE)).as("a part that is missing does not come").isEqualTo(new ClassShape.Span(0, 0));
         assertThat(full.fixed()).containsEntry("new:a", Optional.of(9)).containsEntry("live:b", Optional.empty());
-        assertThat(full.reactions()).hasSize(1);
+        assertThat(full.taught()).hasSize(1);
         Lesson small = LessonJson.read(SMALL);
         assertThat(small.minutes()).isEqualTo(60);
         assertThat(small.odd()).isEqualTo(PairRequest.Odd.THREE);

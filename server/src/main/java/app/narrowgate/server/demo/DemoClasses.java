@@ -1,15 +1,17 @@
 package app.narrowgate.server.demo;
 
+import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.lesson.ClassShape;
 import app.narrowgate.core.lesson.Focus;
 import app.narrowgate.core.lesson.Lesson;
 import app.narrowgate.core.lesson.PairRequest;
 import app.narrowgate.core.lesson.RoundWish;
+import app.narrowgate.core.lesson.Section;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.trait.AgeGroup;
 import app.narrowgate.server.account.Accounts;
 import app.narrowgate.server.account.SignedIn;
-import app.narrowgate.server.lesson.LessonPlanner;
+import app.narrowgate.server.lesson.LessonStore;
 import app.narrowgate.server.map.MapShelf;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
@@ -25,7 +27,7 @@ import java.util.UUID;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
-/** Two weeks of classes at the demo gym, the last of them tonight; what came in them is planned, not told. */
+/** Two weeks of classes at the demo gym, the last of them tonight. */
 @Component
 @Order(7)
 class DemoClasses implements DemoPart {
@@ -37,15 +39,15 @@ class DemoClasses implements DemoPart {
     private final MapShelf shelf;
     private final MapStore maps;
     private final People people;
-    private final LessonPlanner planner;
+    private final LessonStore lessons;
     private final Clock clock;
 
-    DemoClasses(Accounts accounts, MapShelf shelf, MapStore maps, People people, LessonPlanner planner, Clock clock) {
+    DemoClasses(Accounts accounts, MapShelf shelf, MapStore maps, People people, LessonStore lessons, Clock clock) {
         this.accounts = accounts;
         this.shelf = shelf;
         this.maps = maps;
         this.people = people;
-        this.planner = planner;
+        this.lessons = lessons;
         this.clock = clock;
     }
 
@@ -62,10 +64,15 @@ class DemoClasses implements DemoPart {
         shelf.first().map(maps::head).ifPresent(map -> gym.classes().stream().filter(evening -> hasFamily(map, evening)).forEach(evening -> {
             List<UUID> here = grownUp.entrySet().stream()
                     .filter(one -> evening.absent().stream().noneMatch(name -> one.getKey().startsWith(name + " "))).map(Map.Entry::getValue).toList();
-            planner.keep(map, UUID.randomUUID(), new Lesson(evening.title(), today.minusDays(evening.daysAgo()), evening.starts(), evening.minutes(),
+            lessons.keep(map.id(), UUID.randomUUID(), new Lesson(evening.title(), today.minusDays(evening.daysAgo()), evening.starts(), evening.minutes(),
                     Focus.family(Id.of(evening.family())), Optional.empty(), READ, LATE, Optional.of(ClassShape.Usual.STEP_BY_STEP), Optional.empty(),
-                    here, Map.of(), Set.of(), Set.of(), Set.of(), PairRequest.Odd.THREE, RoundWish.USUAL_LIMIT, 0, List.of()), owner);
+                    here, Map.of(), Set.of(), Set.of(), Set.of(), PairRequest.Odd.THREE, RoundWish.USUAL_LIMIT, 0, planned(evening)), owner.id());
         }));
+    }
+
+    private static List<Lesson.Planned> planned(DemoGym.Evening evening) {
+        return Optional.ofNullable(evening.planned()).orElse(List.of()).stream().map(came -> new Lesson.Planned(came.unit(),
+                Coded.require(Section.class, "section", came.section()), came.minutes(), came.reactions().stream().map(Id::of).toList())).toList();
     }
 
     /** A house that has changed its map since keeps what it changed. */

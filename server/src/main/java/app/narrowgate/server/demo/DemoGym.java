@@ -35,7 +35,12 @@ record DemoGym(String gym, String town, List<Person> people, List<Listed> roster
      *
      * @param daysAgo before the day on which the house is given it
      * @param absent first names of those who were not there
+     * @param planned what came in it; missing for what is planned when it is looked at
      */
-    record Evening(int daysAgo, String title, LocalTime starts, int minutes, String family, List<String> absent) {
+    record Evening(int daysAgo, String title, LocalTime starts, int minutes, String family, List<String> absent, List<Came> planned) {
+    }
+
+    /** Something that came in a class. */
+    record Came(String unit, String section, int minutes, List<String> reactions) {
     }
 }

@@ -132,45 +132,45 @@ class LessonController {
     }
 
     @Needs(Right.READ_CLASSES)
-    @GetMapping("/{id}")
+    @GetMapping("/{lesson}")
     @Operation(operationId = "plannedClass", summary = "A class with what comes of it today; one that is over as it was planned")
-    PlannedView one(@PathVariable UUID mapId, @PathVariable UUID id,
+    PlannedView one(@PathVariable UUID mapId, @PathVariable("lesson") UUID id,
             @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) @Schema(description = "The day on which it is asked") LocalDate today,
             @AuthenticationPrincipal SignedIn who) {
         StoredMap map = maps.head(mapId);
         LessonRow row = lessons.one(mapId, id);
         Lesson kept = row.lesson();
         PlannedLesson planned = planner.plan(map, id, kept.day().isBefore(today) ? kept.asPlanned() : kept, who);
-        return view(row, planned, !planned.in(kept).planned().equals(kept.planned()), who);
+        return view(row, planned, !kept.planned().isEmpty() && !planned.in(kept).planned().equals(kept.planned()), who);
     }
 
-    @PutMapping("/{id}")
+    @PutMapping("/{lesson}")
     @Operation(operationId = "changeClass", summary = "Change what a class is asked for; it is planned anew around what is fixed")
-    PlannedView change(@PathVariable UUID mapId, @PathVariable UUID id, @Valid @RequestBody ClassChange change, @AuthenticationPrincipal SignedIn who) {
+    PlannedView change(@PathVariable UUID mapId, @PathVariable("lesson") UUID id, @Valid @RequestBody ClassChange change, @AuthenticationPrincipal SignedIn who) {
         StoredMap map = maps.head(mapId);
         Lesson asked = change.lesson().toLesson();
         PlannedLesson planned = planner.plan(map, id, asked, who);
         return view(lessons.change(mapId, id, change.version(), planned.in(asked), who.id()), planned, false, who);
     }
 
-    @DeleteMapping("/{id}")
+    @DeleteMapping("/{lesson}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     @Operation(operationId = "removeClass", summary = "Remove a class; it can be put back")
-    void remove(@PathVariable UUID mapId, @PathVariable UUID id, @AuthenticationPrincipal SignedIn who) {
+    void remove(@PathVariable UUID mapId, @PathVariable("lesson") UUID id, @AuthenticationPrincipal SignedIn who) {
         lessons.remove(mapId, id, who);
     }
 
-    @PostMapping("/{id}/restore")
+    @PostMapping("/{lesson}/restore")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     @Operation(operationId = "restoreClass", summary = "Put a class back that was removed")
-    void restore(@PathVariable UUID mapId, @PathVariable UUID id, @AuthenticationPrincipal SignedIn who) {
+    void restore(@PathVariable UUID mapId, @PathVariable("lesson") UUID id, @AuthenticationPrincipal SignedIn who) {
         lessons.restore(mapId, id, who);
     }
 
     @Needs(Right.TAKE_OUT)
-    @GetMapping(path = "/{id}/markdown", produces = MARKDOWN)
+    @GetMapping(path = "/{lesson}/markdown", produces = MARKDOWN)
     @Operation(operationId = "classMarkdown", summary = "A class in words, without what hurts anybody")
-    ResponseEntity<String> markdown(@PathVariable UUID mapId, @PathVariable UUID id, @AuthenticationPrincipal SignedIn who) {
+    ResponseEntity<String> markdown(@PathVariable UUID mapId, @PathVariable("lesson") UUID id, @AuthenticationPrincipal SignedIn who) {
         StoredMap map = maps.head(mapId);
         Lesson kept = lessons.one(mapId, id).lesson();
         PlannedLesson planned = planner.plan(map, id, kept, who);

@@ -66,7 +66,7 @@ public class LessonPlanner {
         if (students.isEmpty()) {
             return new PlannedLesson(Optional.empty(), Map.of(), last, List.of());
         }
-        List<Id> lately = past.isEmpty() ? List.of() : past.get(past.size() - 1).recalled();
+        List<Id> lately = past.isEmpty() ? List.of() : past.get(past.size() - 1).taught();
         ClassRequest request = new ClassRequest(lesson.minutes(), lesson.focus(), lesson.shape(), students, lesson.fixed(), lesson.out(), lately);
         Setting house = OddsQuestion.ofNobody(lesson.aim().map(Id::value).orElse(null), lesson.read(), lesson.late(), null, null)
                 .toSetting(map.index());
@@ -75,11 +75,6 @@ public class LessonPlanner {
                 () -> ClassPlanner.plan(request, house, setting -> solved.solved(map, setting)));
         return new PlannedLesson(Optional.of(plan), rounds(lesson, students, plan), last,
                 last.isEmpty() ? List.of() : students.stream().filter(Student::missed).map(Student::id).toList());
-    }
-
-    /** Plans a class and keeps it. */
-    public void keep(StoredMap map, UUID id, Lesson lesson, SignedIn by) {
-        lessons.keep(map.id(), id, plan(map, id, lesson, by).in(lesson), by.id());
     }
 
     private static boolean isBefore(LessonRow row, Lesson lesson) {
@@ -91,7 +86,7 @@ public class LessonPlanner {
         for (People.InClass one : people.inClass(lesson.here(), lesson.day(), by)) {
             Map<Id, Integer> practised = new HashMap<>();
             past.stream().filter(was -> was.here().contains(one.id()))
-                    .forEach(was -> was.reactions().forEach(id -> practised.put(id, days(was.day(), lesson.day()))));
+                    .forEach(was -> was.taught().forEach(id -> practised.put(id, days(was.day(), lesson.day()))));
             students.add(new Student(one.id(), one.person(), one.hurt(), practised,
                     last.isPresent() && !last.get().here().contains(one.id())));
         }

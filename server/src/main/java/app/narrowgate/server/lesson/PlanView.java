@@ -61,7 +61,8 @@ record PlanView(List<LineView> lines, List<LeftOutView> leftOut,
     @Schema(name = "ClassLine")
     record LineView(UnitView unit, @Schema(description = "Minutes from the beginning") int from, int minutes, boolean fixed,
             @Schema(description = "What it gains those who are here, on average, to first order") double gain, List<UUID> people, List<NotView> not,
-            List<UUID> missed, @Nullable UUID helper, @Nullable Double works, @Nullable Double worksAfter, int practisedBy, List<GroupView> groups) {
+            List<UUID> missed, @Nullable UUID helper,
+            @Schema(description = "True for what was practised in the class before") boolean fromLast, @Nullable Double works, @Nullable Double worksAfter, int practisedBy, List<GroupView> groups) {
     }
 
     /** Something that was left out. */
@@ -92,7 +93,7 @@ record PlanView(List<LineView> lines, List<LeftOutView> leftOut,
         List<NotView> not = line.not().stream().map(one -> new NotView(one.student(), one.because().code(), one.closings().stream()
                 .filter(closing -> health || closing.kind() != Closing.Kind.INJURY).map(ClosingView::of).toList())).toList();
         return new LineView(UnitView.of(line.unit(), line.minutes()), line.from(), line.minutes(), line.fixed(), line.gain(), line.who(), not,
-                line.missed(), line.helper().orElse(null), line.works().orElse(null), line.worksAfter().orElse(null), line.practisedBy(),
+                line.missed(), line.helper().orElse(null), line.fromLast(), line.works().orElse(null), line.worksAfter().orElse(null), line.practisedBy(),
                 round == null ? List.of() : round.groups().stream().map(PlanView::group).toList());
     }
 
