@@ -56,7 +56,7 @@ export function Asked({
           label="From"
           value={lesson.starts}
           may={may}
-          width="w-[6.5rem]"
+          width="w-[7.75rem]"
           onCommit={(starts) => /^\d{2}:\d{2}$/.test(starts) && change({ starts })}
         />
       </Field>

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from "react";
-import { Link, useNavigate, useParams, useSearchParams } from "react-router";
+import { useNavigate, useParams, useSearchParams } from "react-router";
 import { problemOf, type Problem, type Schemas } from "../../api/client";
 import { isTyping } from "../../ui/commands";
 import { Gate } from "../../ui/Gate";
@@ -14,7 +14,7 @@ import { settingQuery } from "../odds";
 import { usePeople } from "../pair";
 import { May, useMay } from "../session";
 import { Asked, Committed } from "./Asked";
-import { later } from "./days";
+import { isoDay, later } from "./days";
 import { Here } from "./Here";
 import { LeftOut } from "./LeftOut";
 import { fixing, useKeepClass, useLesson, type Lesson, type Planned } from "./lesson";
@@ -52,6 +52,7 @@ function ClassSheet({
   const [pressed, setPressed] = useState<string>();
   const { change, undo, problem } = held;
   const lesson = held.lesson ?? planned.lesson;
+  const over = lesson.day < isoDay(new Date());
   useUndoKey(undo);
   const short = shortNames(people);
   const names = (who: string) => short.get(who) ?? "somebody gone";
@@ -103,6 +104,11 @@ function ClassSheet({
             </p>
           </div>
         )}
+        {over && (
+          <p className="mt-2 text-quiet">
+            This class is over. What came in it stays as it was planned; who was here can be corrected.
+          </p>
+        )}
         {planned.changed && !held.saving && (
           <p className="mt-2 border-l-4 border-signal pl-3">
             The map, the roster or a class before has changed since this was kept; this is what comes of it
@@ -117,7 +123,7 @@ function ClassSheet({
       </header>
       <div className="lg:grid lg:grid-cols-[15rem_minmax(0,1fr)] xl:grid-cols-[15rem_minmax(0,1fr)_18rem]">
         <aside className="border-rule px-5 pt-3 max-lg:border-b max-lg:pb-3 lg:border-r lg:pr-3">
-          <Here people={people} lesson={lesson} planned={planned} may={may} change={change} />
+          <Here people={people} lesson={lesson} planned={planned} names={names} may={may} change={change} />
         </aside>
         <main className="min-w-0 px-5 pt-3" aria-busy={held.saving}>
           {planned.plan ? (
@@ -270,9 +276,6 @@ function Actions({
   return (
     <div>
       <p className="flex flex-wrap items-center gap-x-4 gap-y-1">
-        <Link className="word inline-flex min-h-9 items-center" to={paths.lessons(map.id) + query}>
-          All classes
-        </Link>
         <May right="plan-classes">
           <button type="button" className="word" disabled={busy} onClick={() => void again()}>
             Same in a week

@@ -133,10 +133,11 @@ function practisedIn(map: Schemas["Map"], one: Listed): string {
     .map((key) => indexOf(map).reaction(key.slice(4)))
     .filter((reaction) => reaction !== undefined)
     .map((reaction) => indexOf(map).technique(reaction.technique)?.title ?? reaction.id);
+  const named = [...new Set(fresh)];
   const about = one.place ? placeTitle(map, one.place) : indexOf(map).family(one.family)?.title;
   return [
     about && `About ${about.toLowerCase()}`,
-    fresh.length > 0 && `${SECTION_LABEL.new}: ${fresh.join("; ")}`,
+    named.length > 0 && `${SECTION_LABEL.new}: ${named.join("; ")}`,
   ]
     .filter(Boolean)
     .join(". ");

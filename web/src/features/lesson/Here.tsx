@@ -2,6 +2,7 @@ import { Link } from "react-router";
 import type { Schemas } from "../../api/client";
 import type { Lesson, Planned } from "./lesson";
 import { weekday } from "./days";
+import type { Names } from "./words";
 
 const LEVEL: Record<string, string> = { novice: "new" };
 
@@ -10,12 +11,14 @@ export function Here({
   people,
   lesson,
   planned,
+  names,
   may,
   change,
 }: {
   people: Schemas["Person"][];
   lesson: Lesson;
   planned: Planned;
+  names: Names;
   may: boolean;
   change: (part: Partial<Lesson>) => void;
 }) {
@@ -72,7 +75,7 @@ export function Here({
       <ul className="mt-1 max-lg:grid max-lg:grid-cols-2 max-lg:gap-x-4 mid:max-lg:grid-cols-3">
         {people.map((person) => (
           <li key={person.id} className="border-b border-rule">
-            <label className="flex min-h-11 items-center gap-2 lg:min-h-7">
+            <label title={person.name} className="flex min-h-11 items-center gap-2 lg:min-h-7">
               <input
                 type="checkbox"
                 className="h-4 w-4 shrink-0 accent-green"
@@ -83,7 +86,7 @@ export function Here({
               <span
                 className={`min-w-0 grow truncate ${here.has(person.id) ? "font-semibold" : "text-quiet"}`}
               >
-                {person.name}
+                {names(person.id)}
               </span>
               <span className="shrink-0 text-[13.5px] text-quiet">
                 {[

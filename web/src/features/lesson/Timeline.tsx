@@ -74,8 +74,9 @@ export function Timeline({
               )}
               <button
                 type="button"
-                className="flex h-full w-full flex-col justify-center overflow-hidden px-2.5 text-left leading-tight"
+                className="flex h-full w-full flex-col justify-center overflow-hidden px-1 text-left leading-tight mid:px-2.5"
                 aria-label={`${lineTitle(map, line.unit, planned.plan ?? undefined)}, ${minutes} minutes`}
+                title={lineTitle(map, line.unit, planned.plan ?? undefined)}
                 aria-current={chosen === line.unit.key}
                 onClick={() => onChoose(line.unit.key)}
               >

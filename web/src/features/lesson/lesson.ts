@@ -141,7 +141,7 @@ export function useLesson(mapId: string | undefined, id: string) {
         const planned = await unwrap(
           api.PUT("/api/maps/{mapId}/classes/{lesson}", {
             params: { path: { mapId: mapId!, lesson: id } },
-            body: { version, lesson: one },
+            body: { version, lesson: one, over: one.day < isoDay(new Date()) },
           }),
         );
         queries.setQueryData(key, planned);

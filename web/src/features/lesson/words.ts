@@ -202,7 +202,7 @@ export function groupInWords(group: Group, names: Names): { words: string; mind:
         said.push("kept together");
         break;
       case "again":
-        said.push(`together ${why.amount === 2 ? "again" : `for the ${why.amount}. time`} tonight`);
+        said.push(`together ${why.amount === 2 ? "again" : `${why.amount} times`} tonight`);
         break;
       case "lately":
         said.push(`together ${why.amount} times lately`);

@@ -50,7 +50,7 @@ public final class ClassPlanner {
     private final List<StudentOdds> students = new ArrayList<>();
     private final List<Unit> units;
     private final Set<Id> known;
-    private final Optional<Unit> owed;
+    private Optional<Unit> owed;
     /** By the unit itself: it is asked for in the innermost loop. */
     private final Map<Unit, double[][]> gains = new IdentityHashMap<>();
 
@@ -125,12 +125,13 @@ public final class ClassPlanner {
     }
 
     /**
-     * What has to be recalled because somebody missed it: of the class before the first that is still on the map; empty where nobody missed
-     * anything, it was taken out, or the shape has no recall.
+     * What has to be recalled because somebody missed it: of the class before the first that is still on the map and that they have not
+     * practised otherwise; empty where nobody missed anything, it was taken out, or the shape has no recall.
      */
     private Optional<Unit> owed() {
-        return request.students().stream().noneMatch(Student::missed) || request.shape().of(Section.RECALL).most() == 0 ? Optional.empty()
-                : request.lately().stream().flatMap(id -> units.stream().filter(unit -> unit.key().equals(Section.RECALL.code() + ":" + id)))
+        return request.shape().of(Section.RECALL).most() == 0 ? Optional.empty()
+                : request.lately().stream().filter(id -> request.students().stream().anyMatch(s -> s.missed() && !s.practised().containsKey(id)))
+                .flatMap(id -> units.stream().filter(unit -> unit.key().equals(Section.RECALL.code() + ":" + id)))
                 .filter(unit -> !isForFew(unit)).findFirst().filter(unit -> !request.out().contains(unit.key()));
     }
 
@@ -169,8 +170,20 @@ public final class ClassPlanner {
         return new ClassPlan(lines, leftOut(given, lines), now, after(lines), warmUp(lines), empty, gone);
     }
 
-    /** Minutes of every unit that comes, in the order of the class. */
+    /** Minutes of every unit that comes, in the order of the class; what is owed gives way where it does not fit. */
     private Map<Unit, Integer> share(Map<String, Optional<Integer>> fixed) {
+        try {
+            return shared(fixed);
+        } catch (RefusedException noRoom) {
+            if (owed.isEmpty()) {
+                throw noRoom;
+            }
+            owed = Optional.empty();
+            return shared(fixed);
+        }
+    }
+
+    private Map<Unit, Integer> shared(Map<String, Optional<Integer>> fixed) {
         List<List<Unit>> ordered = new ArrayList<>();
         List<MinutesPlanner.Part> parts = new ArrayList<>();
         for (Section section : Section.values()) {
@@ -361,7 +374,7 @@ public final class ClassPlanner {
                 : needs.isPresent() ? ClassPlan.Reason.NEEDS_ANOTHER
                 : unit.section() == Section.NEW && fresh >= units(Section.NEW) ? ClassPlan.Reason.ENOUGH_NEW : ClassPlan.Reason.TIME;
         try {
-            Map<Unit, Integer> other = share(with);
+            Map<Unit, Integer> other = shared(with);
             double sum = lines(other).stream().mapToDouble(ClassPlan.Line::gain).sum();
             int minutes = other.get(unit);
             return new ClassPlan.LeftOut(unit, reason, minutes, gains.get(unit)[0][minutes] / students.size(),

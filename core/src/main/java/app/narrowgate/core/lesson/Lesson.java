@@ -8,6 +8,7 @@ import app.narrowgate.core.odds.Setting;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.Collections;
+import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -15,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 
 /**
  * A class as it is kept: what was asked for, and what came of it.
@@ -102,15 +104,30 @@ public record Lesson(String title, LocalDate day, LocalTime starts, int minutes,
         return new Lesson(title, day, starts, minutes, focus, aim, read, late, usual, own, here, fixed, out, together, apart, odd, limit, turn, other);
     }
 
-    /** The same with everything fixed as it was planned. */
+    /** The same as it was planned and no otherwise, whatever it would gain: for a class that is over. */
     public Lesson asPlanned() {
         Map<String, Optional<Integer>> all = new LinkedHashMap<>();
         planned.forEach(one -> all.put(one.unit(), Optional.of(one.minutes())));
-        return new Lesson(title, day, starts, minutes, focus, aim, read, late, usual, own, here, all, out, together, apart, odd, limit, turn, planned);
+        Map<Section, ClassShape.Span> spans = new EnumMap<>(Section.class);
+        for (Section section : Section.values()) {
+            int came = planned.stream().filter(one -> one.section() == section).mapToInt(Planned::minutes).sum();
+            spans.put(section, new ClassShape.Span(0, came));
+        }
+        return new Lesson(title, day, starts, minutes, focus, aim, read, late, Optional.empty(), Optional.of(new ClassShape(spans)), here, all,
+                Set.of(), together, apart, odd, limit, turn, planned);
     }
 
     /** Reactions that whoever was here was taught, in order, each once; what came up in live rounds alone is not among them. */
     public List<Id> taught() {
-        return planned.stream().filter(one -> one.section() != Section.LIVE).flatMap(one -> one.reactions().stream()).distinct().toList();
+        return reactions(planned.stream().filter(one -> one.section() != Section.LIVE));
+    }
+
+    /** Of these what was not recalled itself: what is owed to those who missed it. */
+    public List<Id> shown() {
+        return reactions(planned.stream().filter(one -> one.section() != Section.LIVE && one.section() != Section.RECALL));
+    }
+
+    private static List<Id> reactions(Stream<Planned> of) {
+        return of.flatMap(one -> one.reactions().stream()).distinct().toList();
     }
 }

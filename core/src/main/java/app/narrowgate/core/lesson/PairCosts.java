@@ -123,7 +123,7 @@ final class PairCosts {
         why.add(gap(one, other).filter(kg -> kg <= wish.limit()).map(kg -> amount(PairedRound.Note.APART, kg))
                 .orElse(new PairedRound.Why(PairedRound.Note.WEIGHT_UNKNOWN, Optional.empty(), Optional.empty())));
         why.removeIf(note -> note.note() == PairedRound.Note.WEIGHT_UNKNOWN && gap(one, other).isPresent());
-        if (tonight.getOrDefault(couple, 0) > 0) {
+        if (tonight.getOrDefault(couple, 0) > 0 && !request.together().contains(couple)) {
             why.add(amount(PairedRound.Note.AGAIN, 1.0 + tonight.get(couple)));
         }
         if (request.before().getOrDefault(couple, 0) > 0) {

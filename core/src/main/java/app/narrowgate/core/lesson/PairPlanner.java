@@ -98,7 +98,7 @@ public final class PairPlanner {
         for (Couple couple : request.together()) {
             if (students.containsKey(couple.one()) && students.containsKey(couple.other())
                     && costs.may(wish, students.get(couple.one()), students.get(couple.other()))) {
-                groups.add(List.of(students.get(couple.one()), students.get(couple.other())));
+                groups.add(students.values().stream().filter(student -> couple.holds(student.id())).toList());
                 locked.add(couple.one());
                 locked.add(couple.other());
             }

@@ -85,7 +85,8 @@ class LessonController {
 
     /** A change of a class, made on a state. */
     @Schema(name = "ClassChange")
-    record ClassChange(@Min(1) @Max(1_000_000) int version, @NotNull @Valid LessonView lesson) {
+    record ClassChange(@Min(1) @Max(1_000_000) int version, @NotNull @Valid LessonView lesson,
+            @Schema(description = "True for a class that is over: what came in it stays as it was planned") boolean over) {
     }
 
     /** A shape of the house. */
@@ -140,8 +141,9 @@ class LessonController {
         StoredMap map = maps.head(mapId);
         LessonRow row = lessons.one(mapId, id);
         Lesson kept = row.lesson();
-        PlannedLesson planned = planner.plan(map, id, kept.day().isBefore(today) ? kept.asPlanned() : kept, who);
-        return view(row, planned, !kept.planned().isEmpty() && !planned.in(kept).planned().equals(kept.planned()), who);
+        boolean over = kept.day().isBefore(today) && !kept.planned().isEmpty();
+        PlannedLesson planned = planner.plan(map, id, over ? kept.asPlanned() : kept, who);
+        return view(row, planned, !over && !kept.planned().isEmpty() && !planned.in(kept).planned().equals(kept.planned()), who);
     }
 
     @PutMapping("/{lesson}")
@@ -149,6 +151,11 @@ class LessonController {
     PlannedView change(@PathVariable UUID mapId, @PathVariable("lesson") UUID id, @Valid @RequestBody ClassChange change, @AuthenticationPrincipal SignedIn who) {
         StoredMap map = maps.head(mapId);
         Lesson asked = change.lesson().toLesson();
+        if (change.over()) {
+            Lesson corrected = asked.planned(lessons.one(mapId, id).lesson().planned());
+            PlannedLesson came = planner.plan(map, id, corrected.asPlanned(), who);
+            return view(lessons.change(mapId, id, change.version(), corrected, who.id()), came, false, who);
+        }
         PlannedLesson planned = planner.plan(map, id, asked, who);
         return view(lessons.change(mapId, id, change.version(), planned.in(asked), who.id()), planned, false, who);
     }

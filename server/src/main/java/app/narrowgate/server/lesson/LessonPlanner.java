@@ -66,7 +66,7 @@ public class LessonPlanner {
         if (students.isEmpty()) {
             return new PlannedLesson(Optional.empty(), Map.of(), last, List.of());
         }
-        List<Id> lately = past.isEmpty() ? List.of() : past.get(past.size() - 1).taught();
+        List<Id> lately = past.isEmpty() ? List.of() : past.get(past.size() - 1).shown();
         ClassRequest request = new ClassRequest(lesson.minutes(), lesson.focus(), lesson.shape(), students, lesson.fixed(), lesson.out(), lately);
         Setting house = OddsQuestion.ofNobody(lesson.aim().map(Id::value).orElse(null), lesson.read(), lesson.late(), null, null)
                 .toSetting(map.index());

@@ -77,15 +77,15 @@ class LessonApiTest extends DemoMapTest {
         String fresh = keys(made).stream().filter(key -> key.startsWith("new:")).findFirst().orElseThrow();
         String fixed = lesson(DAY, here, "\"fixed\":[{\"unit\":\"%s\",\"minutes\":15}]".formatted(fresh));
         String at = map + "/classes/" + id;
-        JsonNode changed = client.put(at, "{\"version\":1,\"lesson\":%s}".formatted(fixed)).json();
+        JsonNode changed = client.put(at, "{\"version\":1,\"over\":false,\"lesson\":%s}".formatted(fixed)).json();
         for (JsonNode line : changed.get("plan").get("lines")) {
             assertThat(line.get("fixed").booleanValue()).isEqualTo(line.get("unit").get("key").stringValue().equals(fresh));
             assertThat(!line.get("fixed").booleanValue() || line.get("minutes").intValue() == 15).isTrue();
         }
-        Answer stale = client.put(at, "{\"version\":1,\"lesson\":%s}".formatted(fixed));
+        Answer stale = client.put(at, "{\"version\":1,\"over\":false,\"lesson\":%s}".formatted(fixed));
         assertThat(stale.status()).isEqualTo(409);
         assertThat(stale.json().get("version").intValue()).isEqualTo(2);
-        Answer tooMuch = client.put(at, "{\"version\":2,\"lesson\":%s}".formatted(fixed.replace("\"minutes\":15", "\"minutes\":58")));
+        Answer tooMuch = client.put(at, "{\"version\":2,\"over\":false,\"lesson\":%s}".formatted(fixed.replace("\"minutes\":15", "\"minutes\":58")));
         assertThat(tooMuch.status()).isEqualTo(422);
         assertThat(tooMuch.text()).contains("the class lasts 60");
         assertThat(client.get(at + "?today=" + DAY).json().get("version").intValue()).as("nothing half stored").isEqualTo(2);
@@ -111,6 +111,22 @@ class LessonApiTest extends DemoMapTest {
         assertThat(recall.get("missed")).hasSize(2);
         assertThat(here.subList(0, 6)).contains(recall.get("helper").stringValue());
         List.of(before, after).forEach(id -> client.delete(map + "/classes/" + id));
+    }
+
+    @Test
+    void aClassThatIsOverKeepsWhatCameInItWhateverWouldBeBetterNow() {
+        UUID id = UUID.randomUUID();
+        List<String> here = grownUps(10);
+        JsonNode made = keep(id, lesson("2031-05-01", here, "\"fixed\":[]")).json();
+        String at = map + "/classes/" + id;
+        String fewer = lesson("2031-05-01", here.subList(0, 4), "\"fixed\":[]").replace("step-by-step", "mostly-live");
+        JsonNode corrected = client.put(at, "{\"version\":1,\"over\":true,\"lesson\":%s}".formatted(fewer)).json();
+        assertThat(keys(corrected)).isEqualTo(keys(made));
+        JsonNode later = client.get(at + "?today=2031-05-02").json();
+        assertThat(keys(later)).isEqualTo(keys(made));
+        assertThat(later.get("lesson").get("here")).hasSize(4);
+        assertThat(keys(client.get(at + "?today=2031-05-01").json())).as("on the day it is worked out").isNotEqualTo(keys(made));
+        client.delete(at);
     }
 
     @Test
