@@ -39,7 +39,7 @@ export function ClassPage() {
 function ClassSheet({
   map,
   people,
-  planned,
+  planned: given,
   held,
 }: {
   map: Schemas["Map"];
@@ -51,8 +51,9 @@ function ClassSheet({
   const [params] = useSearchParams();
   const [pressed, setPressed] = useState<string>();
   const { change, undo, problem } = held;
-  const lesson = held.lesson ?? planned.lesson;
+  const lesson = held.lesson ?? given.lesson;
   const over = lesson.day < isoDay(new Date());
+  const planned = over ? unfixed(given) : given;
   useUndoKey(undo);
   const short = shortNames(people);
   const names = (who: string) => short.get(who) ?? "somebody gone";
@@ -132,7 +133,7 @@ function ClassSheet({
                 map={map}
                 planned={planned}
                 chosen={line?.unit.key}
-                may={may}
+                may={may && !over}
                 onChoose={choose}
                 onMinutes={(key, minutes) => change(fixing(lesson, key, minutes))}
               />
@@ -142,7 +143,7 @@ function ClassSheet({
                 lesson={lesson}
                 names={names}
                 chosen={line?.unit.key}
-                may={may}
+                may={may && !over}
                 onChoose={choose}
                 change={change}
               />
@@ -173,13 +174,21 @@ function ClassSheet({
             )}
             <div className="space-y-4">
               <KeptApart lesson={lesson} names={names} may={may} change={change} />
-              <LeftOut map={map} plan={planned.plan} lesson={lesson} may={may} change={change} />
+              {!over && <LeftOut map={map} plan={planned.plan} lesson={lesson} may={may} change={change} />}
             </div>
           </aside>
         )}
       </div>
     </div>
   );
+}
+
+/** A class that is over, in which nothing is fixed any more than the rest. */
+function unfixed(planned: Planned): Planned {
+  const plan = planned.plan;
+  return plan
+    ? { ...planned, plan: { ...plan, lines: plan.lines.map((line) => ({ ...line, fixed: false })) } }
+    : planned;
 }
 
 function Title({

@@ -91,7 +91,7 @@ function Pair({
             <button
               type="button"
               className="word"
-              aria-label={`Not ${who}`}
+              aria-label={`Not these: ${who}`}
               onClick={() => change(parting(lesson, two.a, two.b))}
             >
               Not these

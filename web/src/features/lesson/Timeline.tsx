@@ -75,20 +75,20 @@ export function Timeline({
               <button
                 type="button"
                 className="flex h-full w-full flex-col justify-center overflow-hidden px-1 text-left leading-tight mid:px-2.5"
-                aria-label={`${lineTitle(map, line.unit, planned.plan ?? undefined)}, ${minutes} minutes`}
                 title={lineTitle(map, line.unit, planned.plan ?? undefined)}
                 aria-current={chosen === line.unit.key}
                 onClick={() => onChoose(line.unit.key)}
               >
                 <span className="flex gap-1.5 font-bold whitespace-nowrap">
-                  {named && <span className="max-mid:hidden">{SECTION_LABEL[line.unit.section]}</span>}{" "}
+                  <span className={named ? "max-mid:sr-only" : "sr-only"}>
+                    {SECTION_LABEL[line.unit.section]}
+                  </span>{" "}
                   {minutes}
+                  <span className="sr-only">{line.fixed ? " minutes, fixed" : " minutes"}</span>
                 </span>
-                {said && (
-                  <span className="truncate text-[13.5px] max-mid:hidden">
-                    {line.fixed ? "fixed" : unitTitle(map, line.unit, planned.plan ?? undefined)}
-                  </span>
-                )}
+                <span className={said ? "truncate text-[13.5px] max-mid:sr-only" : "sr-only"}>
+                  {unitTitle(map, line.unit, planned.plan ?? undefined)}
+                </span>
               </button>
               {may && (
                 <span

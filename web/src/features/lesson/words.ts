@@ -147,7 +147,8 @@ export function missedInWords(line: Line, names: Names): string {
 export function leftOutInWords(map: Schemas["Map"], left: Schemas["ClassLeftOut"]): string {
   switch (left.reason) {
     case "time":
-      return left.costs !== null && left.costs !== undefined && left.costs >= 0.0005
+      if (left.costs === null || left.costs === undefined) return "No room for it beside what is fixed.";
+      return left.costs >= 0.0005
         ? `${left.minutes} min; the class as a whole would lose ${(left.costs * 100).toFixed(1)}.`
         : `${left.minutes} min; about as good as what comes instead.`;
     case "enough-new":
