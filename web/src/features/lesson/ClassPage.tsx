@@ -20,6 +20,7 @@ import { LeftOut } from "./LeftOut";
 import { fixing, useKeepClass, useLesson, type Lesson, type Planned } from "./lesson";
 import { Lines } from "./Lines";
 import { KeptApart, Pairs } from "./Pairs";
+import { Shape } from "./Shape";
 import { Timeline } from "./Timeline";
 import { shortNames } from "./words";
 
@@ -88,6 +89,7 @@ function ClassSheet({
         </div>
         <div className="mt-2">
           <Asked map={map} lesson={lesson} may={may} change={change} />
+          <Shape planned={given} may={may && !over} change={change} />
         </div>
         {problem && (
           <div className="mt-2">
