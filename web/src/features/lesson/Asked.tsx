@@ -131,7 +131,7 @@ export function Asked({
       <Field label="Left over">
         <select
           aria-label="Whoever is left over"
-          className="box w-36"
+          className="box w-44"
           disabled={!may}
           value={lesson.odd}
           onChange={(event) => change({ odd: event.target.value as Lesson["odd"] })}

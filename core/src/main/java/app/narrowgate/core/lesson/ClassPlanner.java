@@ -221,23 +221,33 @@ public final class ClassPlanner {
     private MinutesPlanner.Part part(Section section, List<Unit> own, Map<String, Optional<Integer>> fixed) {
         ClassShape.Span span = request.shape().of(section);
         List<MinutesPlanner.Item> items = new ArrayList<>();
-        int onOne = section.mostOnOne(request.minutes());
-        int asked = 0;
-        int count = 0;
+        int onOne = Math.min(section.mostOnOne(request.minutes()), request.minutes());
+        List<String> keys = own.stream().map(Unit::key).toList();
         for (Unit unit : own) {
             Optional<Integer> minutes = fixed.getOrDefault(unit.key(), Optional.empty());
             boolean must = fixed.containsKey(unit.key()) || owed.filter(unit::equals).isPresent() || !section.practises() && span.most() > 0;
-            asked += fixed.containsKey(unit.key()) ? minutes.orElse(ClassShape.LEAST_UNIT) : 0;
-            count += fixed.containsKey(unit.key()) ? 1 : 0;
-            int root = unit.needs().map(id -> own.stream().map(Unit::key).toList().indexOf(Section.NEW.code() + ":" + id)).orElse(-1);
+            int root = unit.needs().map(id -> keys.indexOf(Section.NEW.code() + ":" + id)).orElse(-1);
             double[][] gain = gains.get(unit);
-            items.add(new MinutesPlanner.Item(minutes.orElse(section.practises() ? ClassShape.LEAST_UNIT : 1), minutes.orElse(Math.min(onOne, request.minutes())),
+            items.add(new MinutesPlanner.Item(minutes.orElse(section.practises() ? ClassShape.LEAST_UNIT : 1), minutes.orElse(onOne),
                     root, must, (m, before) -> gain[Math.min(before, NewLinks.MOST)][Math.min(m, gain[0].length - 1)]));
         }
-        int units = Math.max(units(section), count);
+        Set<Integer> asked = asked(items, keys, fixed.keySet());
+        int units = Math.max(units(section), asked.size());
+        int least = asked.stream().mapToInt(i -> items.get(i).least()).sum();
         // What there is may fill less than the shape asks for, and what is fixed more than it allows: the class is planned all the same.
         int fills = items.stream().map(MinutesPlanner.Item::most).sorted(Comparator.reverseOrder()).limit(units).mapToInt(m -> m).sum();
-        return new MinutesPlanner.Part(Math.min(span.least(), fills), items.isEmpty() ? 0 : Math.max(span.most(), asked), units, items);
+        return new MinutesPlanner.Part(Math.min(span.least(), fills), items.isEmpty() ? 0 : Math.max(span.most(), least), units, items);
+    }
+
+    /** The numbers of what is fixed, and of what that needs. */
+    private static Set<Integer> asked(List<MinutesPlanner.Item> items, List<String> keys, Set<String> fixed) {
+        Set<Integer> asked = new HashSet<>();
+        for (String key : fixed) {
+            for (int i = keys.indexOf(key); i >= 0; i = items.get(i).root()) {
+                asked.add(i);
+            }
+        }
+        return asked;
     }
 
     /** Units that a part holds at most: of new ones no more than anybody here is given. */

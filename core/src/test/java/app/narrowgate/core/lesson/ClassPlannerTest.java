@@ -157,6 +157,13 @@ class ClassPlannerTest {
     }
 
     @Test
+    void whatIsFixedBringsWhatItNeedsAlongThoughThePartHoldsLess() {
+        ClassPlan plan = plan(request(60, students(3, Level.NOVICE), Map.of("new:r3", Optional.of(20), "new:r2", Optional.of(10)), Set.of()));
+        assertThat(keys(plan)).contains("new:r1", "new:r2", "new:r3");
+        assertThat(plan.lines().stream().mapToInt(ClassPlan.Line::minutes).sum()).isEqualTo(60);
+    }
+
+    @Test
     void nothingFreeGainsMoreAndNoPlanGainsMoreThanTheFreeOne() {
         List<Student> students = students(5, Level.INTERMEDIATE);
         ClassPlan free = plan(request(60, students, Map.of(), Set.of()));
