@@ -52,6 +52,8 @@ class LessonJsonTest {
             assertThat(LessonJson.read(LessonJson.writeText(lesson))).isEqualTo(lesson);
             assertThat(SCHEMA.validate(LessonJson.writeText(lesson), InputFormat.JSON)).isEmpty();
         }
+        assertThat(SCHEMA.validate(SMALL.replace(",\"usual\":\"mostly-live\"", ""), InputFormat.JSON)).as("no shape").isNotEmpty();
+        assertThat(SCHEMA.validate(FULL.replace("\"minutes\":75", "\"minutes\":75,\"usual\":\"repetition\""), InputFormat.JSON)).as("two shapes").isNotEmpty();
         Lesson full = LessonJson.read(FULL);
         assertThat(full.shape().of(Section.NEW)).isEqualTo(new ClassShape.Span(10, 40));
         assertThat(full.shape().of(Section.LIVE)).as("a part that is missing does not come").isEqualTo(new ClassShape.Span(0, 0));
