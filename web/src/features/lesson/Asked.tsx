@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import { Picker } from "../../ui/Picker";
-import { usualTitle, type Lesson } from "./lesson";
+import { focusTitle, retitled, type Lesson } from "./lesson";
 import { SHAPE_LABEL } from "./words";
 
 const FAMILY = "family:";
@@ -19,18 +19,9 @@ export function Asked({
   may: boolean;
   change: (part: Partial<Lesson>) => void;
 }) {
-  const focusTitle = (family?: string | null, place?: string | null) =>
-    map.families.find((one) => one.id === family)?.title ??
-    map.situations.find((one) => one.id === place)?.title;
-  /** A change of what the title was made of makes it anew, as long as nobody has called the class anything else. */
-  const retitled = (part: Partial<Lesson>): Partial<Lesson> => {
-    const own = lesson.title !== usualTitle(lesson.day, focusTitle(lesson.family, lesson.place));
-    const now = { ...lesson, ...part };
-    return own ? part : { ...part, title: usualTitle(now.day, focusTitle(now.family, now.place)) };
-  };
   const aim = (id: string) =>
     change(
-      retitled({
+      retitled(map, lesson, {
         family: id.startsWith(FAMILY) ? id.slice(FAMILY.length) : null,
         place: id.startsWith(PLACE) ? id.slice(PLACE.length) : null,
         // What was left out or fixed of another focus is no matter of this one.
@@ -47,7 +38,7 @@ export function Asked({
           value={lesson.day}
           may={may}
           width="w-[9.5rem]"
-          onCommit={(day) => /^\d{4}-\d{2}-\d{2}$/.test(day) && change(retitled({ day }))}
+          onCommit={(day) => /^\d{4}-\d{2}-\d{2}$/.test(day) && change(retitled(map, lesson, { day }))}
         />
       </Field>
       <Field label="From">
@@ -91,9 +82,7 @@ export function Asked({
             onChange={aim}
           />
         ) : (
-          <p className="min-h-9 content-center font-semibold">
-            {focusTitle(lesson.family, lesson.place) ?? "everything"}
-          </p>
+          <p className="min-h-9 content-center font-semibold">{focusTitle(map, lesson) ?? "everything"}</p>
         )}
       </Field>
       <Field label="Shape">

@@ -17,7 +17,7 @@ import { Asked, Committed } from "./Asked";
 import { isoDay, later } from "./days";
 import { Here } from "./Here";
 import { LeftOut } from "./LeftOut";
-import { fixing, useKeepClass, useLesson, type Lesson, type Planned } from "./lesson";
+import { fixing, retitled, useKeepClass, useLesson, type Lesson, type Planned } from "./lesson";
 import { Lines } from "./Lines";
 import { KeptApart, Pairs } from "./Pairs";
 import { Shape } from "./Shape";
@@ -276,8 +276,11 @@ function Actions({
   const again = async () => {
     setBusy(true);
     try {
-      const id = await keep({ ...lesson, day: later(lesson.day, 7), fixed: [], out: [] });
-      await navigate(paths.lesson(map.id, id) + query);
+      const from = window.location.pathname;
+      const next = { day: later(lesson.day, 7), fixed: [], out: [] };
+      const id = await keep({ ...lesson, ...next, ...retitled(map, lesson, next) });
+      // Whoever has gone elsewhere meanwhile is not fetched back.
+      if (window.location.pathname === from) await navigate(paths.lesson(map.id, id) + query);
     } catch (error) {
       setProblem(problemOf(error));
     } finally {

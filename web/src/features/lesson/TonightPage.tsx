@@ -61,10 +61,13 @@ export function NewClass({ mapId, classes, day }: { mapId: string; classes: List
   const today = isoDay(new Date());
   const begin = async (on: string) => {
     setBusy(true);
+    const from = window.location.pathname;
     try {
       const last = classes.filter((before) => before.day <= on).at(-1);
       const before = last && (await one(last.id)).lesson;
-      await navigate(paths.lesson(mapId, await keep(newLesson(on, before, setting))));
+      const id = await keep(newLesson(on, before, setting));
+      // Whoever has gone elsewhere meanwhile is not fetched back.
+      if (window.location.pathname === from) await navigate(paths.lesson(mapId, id));
     } catch (error) {
       setProblem(problemOf(error));
       setBusy(false);

@@ -43,6 +43,25 @@ export function usualTitle(day: string, focus: string | undefined): string {
   return focus ? `${focus}, ${weekday(day)}` : `Class, ${weekday(day)}`;
 }
 
+/** What a class is about: a family of places, or one; nothing where it is about everything. */
+export function focusTitle(
+  map: Schemas["Map"],
+  lesson: Pick<Lesson, "family" | "place">,
+): string | undefined {
+  return (
+    map.families.find((one) => one.id === lesson.family)?.title ??
+    map.situations.find((one) => one.id === lesson.place)?.title
+  );
+}
+
+/** A change of what the title was made of makes it anew, as long as nobody has called the class anything else. */
+export function retitled(map: Schemas["Map"], lesson: Lesson, part: Partial<Lesson>): Partial<Lesson> {
+  const now = { ...lesson, ...part };
+  return lesson.title === usualTitle(lesson.day, focusTitle(map, lesson))
+    ? { ...part, title: usualTitle(now.day, focusTitle(map, now)) }
+    : part;
+}
+
 /** A class to begin with: that of the last one's people, time and length. */
 export function newLesson(
   day: string,

@@ -9,6 +9,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.nio.file.Files;
+import java.time.LocalDate;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -221,8 +222,10 @@ class ClassStory extends Story {
         Page page = another();
         Download words = page.waitForDownload(() -> page.getByRole(AriaRole.LINK, exactly("In words")).click());
         assertThat(Files.readString(words.path())).contains("Tap early, let go at once").contains("19:30").doesNotContain("neck cranks");
+        String day = page.getByLabel("Day", new Page.GetByLabelOptions().setExact(true)).inputValue();
         button(page, "Same in a week").click();
-        page.waitForURL(Pattern.compile(".*/class/.*"));
+        assertThat(page.getByLabel("Day", new Page.GetByLabelOptions().setExact(true))).hasValue(LocalDate.parse(day).plusDays(7).toString());
+        assertThat(kept(page)).isVisible();
         page.getByRole(AriaRole.LINK, exactly("All classes")).click();
         Locator coming = page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Class, "));
         coming.last().getByRole(AriaRole.BUTTON).click();
