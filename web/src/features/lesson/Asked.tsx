@@ -61,10 +61,7 @@ export function Asked({
           value={String(lesson.minutes)}
           may={may}
           width="w-20"
-          onCommit={(value) => {
-            const minutes = Math.round(Number(value));
-            if (minutes >= 20 && minutes <= 180) change({ minutes });
-          }}
+          onCommit={(value) => value.trim() !== "" && change({ minutes: Math.round(Number(value)) })}
         />
       </Field>
       <Field label="About" className="w-56">
@@ -111,10 +108,7 @@ export function Asked({
           value={String(lesson.limit)}
           may={may}
           width="w-20"
-          onCommit={(value) => {
-            const limit = Number(value);
-            if (limit >= 1 && limit <= 150) change({ limit });
-          }}
+          onCommit={(value) => value.trim() !== "" && change({ limit: Number(value) })}
         />
       </Field>
       <Field label="Left over">
@@ -152,7 +146,7 @@ function Field({
   );
 }
 
-/** A field whose value counts when it is left, or at Enter; what does not fit goes back to what there was. */
+/** A field whose value counts when it is left, or at Enter; one that is no value goes back to what there was. */
 export function Committed({
   type,
   label,

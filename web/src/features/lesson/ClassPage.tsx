@@ -17,7 +17,7 @@ import { Asked, Committed } from "./Asked";
 import { isoDay, later } from "./days";
 import { Here } from "./Here";
 import { LeftOut } from "./LeftOut";
-import { fixing, retitled, useKeepClass, useLesson, type Lesson, type Planned } from "./lesson";
+import { fixing, hereIn, retitled, useKeepClass, useLesson, type Lesson, type Planned } from "./lesson";
 import { Lines } from "./Lines";
 import { KeptApart, Pairs } from "./Pairs";
 import { Shape } from "./Shape";
@@ -134,6 +134,7 @@ function ClassSheet({
               <Timeline
                 map={map}
                 planned={planned}
+                lesson={over ? given.lesson : lesson}
                 chosen={line?.unit.key}
                 may={may && !over}
                 onChoose={choose}
@@ -213,7 +214,7 @@ function Title({
         value={lesson.title}
         may
         width="w-full"
-        onCommit={(title) => title.trim() !== "" && change({ title: title.trim().slice(0, 90) })}
+        onCommit={(title) => change({ title: title.trim() })}
       />
     </div>
   ) : (
@@ -230,7 +231,7 @@ function Worth({ map, planned, lesson }: { map: Schemas["Map"]; planned: Planned
   const about = lesson.place
     ? placeTitle(map, lesson.place).toLowerCase()
     : indexOf(map).family(lesson.family)?.title.toLowerCase();
-  const here = lines(plan);
+  const here = plan.lines[0] ? hereIn(plan.lines[0]) : 0;
   const gained = (plan.after - plan.now) * 100;
   return (
     <div className="flex w-full items-center gap-x-4 mid:w-auto mid:min-w-[24rem]">
@@ -252,10 +253,6 @@ function Worth({ map, planned, lesson }: { map: Schemas["Map"]; planned: Planned
       </div>
     </div>
   );
-}
-
-function lines(plan: Schemas["ClassPlan"]): number {
-  return plan.lines[0]?.people.length ?? 0;
 }
 
 function Actions({

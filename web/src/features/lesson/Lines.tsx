@@ -6,7 +6,16 @@ import { paths } from "../map";
 import { settingQuery } from "../odds";
 import { PlacePicture } from "../picture";
 import { clockAfter } from "./days";
-import { fixing, freeing, leavingOut, type Lesson, type Line, type Planned } from "./lesson";
+import {
+  fixing,
+  freeing,
+  hereIn,
+  leavingOut,
+  minutesOf,
+  type Lesson,
+  type Line,
+  type Planned,
+} from "./lesson";
 import { lineTitle, missedInWords, notInWords, whyInWords, type Names } from "./words";
 
 const PICTURE = 92;
@@ -138,7 +147,7 @@ function LineRow({
         <p className="mid:hidden">
           {practised && (
             <>
-              {line.people.length} of {planned.plan!.lines[0]!.people.length}, {gain(line)}
+              {line.people.length} of {hereIn(line)}, {gain(line)}
             </>
           )}
         </p>
@@ -163,7 +172,7 @@ function LineRow({
         )}
       </div>
       <p className="text-right whitespace-nowrap max-mid:hidden">
-        {line.people.length} of {planned.plan!.lines[0]!.people.length}
+        {line.people.length} of {hereIn(line)}
       </p>
       <p className="pr-1 text-right font-semibold max-mid:hidden">{gain(line)}</p>
     </li>
@@ -199,14 +208,15 @@ function Minutes({
   change: (part: Partial<Lesson>) => void;
 }) {
   const { key } = line.unit;
-  const step = (by: number) => change(fixing(lesson, key, Math.max(1, line.minutes + by)));
+  const minutes = minutesOf(lesson, line);
+  const step = (by: number) => change(fixing(lesson, key, Math.max(1, minutes + by)));
   const small = "grid h-11 w-6 place-items-center text-quiet hover:text-ink lg:h-7 lg:w-5 disabled:invisible";
   return (
     <div className="flex items-start justify-center">
       <button
         type="button"
         className={small}
-        disabled={!may || line.minutes <= 1}
+        disabled={!may || minutes <= 1}
         aria-label={`One minute less: ${title}`}
         onClick={() => step(-1)}
       >
@@ -217,11 +227,11 @@ function Minutes({
         className={`h-11 w-9 text-[17px] font-bold lg:h-7 ${line.fixed ? "border-x-[5px] border-ink" : "border-x border-edge"}`}
         disabled={!may}
         aria-pressed={line.fixed}
-        aria-label={`${line.minutes} minutes${line.fixed ? ", fixed" : ""}: ${title}`}
+        aria-label={`${minutes} minutes${line.fixed ? ", fixed" : ""}: ${title}`}
         title={line.fixed ? "Fixed; press to free it" : "Press to fix it"}
-        onClick={() => change(line.fixed ? freeing(lesson, key) : fixing(lesson, key, line.minutes))}
+        onClick={() => change(line.fixed ? freeing(lesson, key) : fixing(lesson, key, minutes))}
       >
-        {line.minutes}
+        {minutes}
       </button>
       <button
         type="button"

@@ -29,7 +29,7 @@ export function Shape({
     });
   const whole = (value: string): number | undefined => {
     const minutes = Math.round(Number(value));
-    return value.trim() !== "" && minutes >= 0 && minutes <= 180 ? minutes : undefined;
+    return value.trim() !== "" && !Number.isNaN(minutes) ? minutes : undefined;
   };
   return (
     <div>

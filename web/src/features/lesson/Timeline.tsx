@@ -1,7 +1,7 @@
 import { useRef, useState, type PointerEvent } from "react";
 import type { Schemas } from "../../api/client";
 import { clockAfter } from "./days";
-import type { Line, Planned } from "./lesson";
+import { minutesOf, type Lesson, type Line, type Planned } from "./lesson";
 import { lineTitle, SECTION_LABEL, unitTitle } from "./words";
 
 const GROUND: Record<Line["unit"]["section"], string> = {
@@ -23,6 +23,7 @@ const TICK = 5;
 export function Timeline({
   map,
   planned,
+  lesson,
   chosen,
   may,
   onChoose,
@@ -30,6 +31,7 @@ export function Timeline({
 }: {
   map: Schemas["Map"];
   planned: Planned;
+  lesson: Lesson;
   chosen: string | undefined;
   may: boolean;
   onChoose: (key: string) => void;
@@ -39,7 +41,7 @@ export function Timeline({
   const all = planned.lesson.minutes;
   const tape = useRef<HTMLDivElement>(null);
   const [drawn, setDrawn] = useState<{ key: string; minutes: number }>();
-  const minutesOf = (line: Line) => (drawn?.key === line.unit.key ? drawn.minutes : line.minutes);
+  const shownOf = (line: Line) => (drawn?.key === line.unit.key ? drawn.minutes : minutesOf(lesson, line));
   const most = (line: Line) => Math.max(line.minutes, all - line.from - 1);
   const draw = (line: Line) => (event: PointerEvent<HTMLElement>) => {
     if (event.buttons === 0 || !tape.current) return;
@@ -52,12 +54,12 @@ export function Timeline({
     setDrawn(undefined);
   };
   // While an edge is drawn, what comes after it moves along, so that the tape stays whole.
-  const total = lines.reduce((sum, line) => sum + minutesOf(line), 0);
+  const total = lines.reduce((sum, line) => sum + shownOf(line), 0);
   return (
     <section aria-label="The class by minutes" className="border-b-[3px] border-ink">
       <div ref={tape} className="flex h-12 gap-px overflow-hidden bg-edge">
         {lines.map((line) => {
-          const minutes = minutesOf(line);
+          const minutes = shownOf(line);
           const named = minutes / all >= NAMED;
           const said = minutes / all >= SAID;
           return (
@@ -108,8 +110,8 @@ export function Timeline({
                     const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
                     if (by === undefined) return;
                     event.preventDefault();
-                    const to = Math.min(most(line), Math.max(1, line.minutes + by));
-                    if (to !== line.minutes) onMinutes(line.unit.key, to);
+                    const to = Math.min(most(line), Math.max(1, minutes + by));
+                    if (to !== minutes) onMinutes(line.unit.key, to);
                   }}
                 />
               )}

@@ -224,6 +224,16 @@ export function fixing(lesson: Lesson, unit: string, minutes: number | undefined
   };
 }
 
+/** How many are here, those among them who do not practise a line. */
+export function hereIn(line: Line): number {
+  return line.people.length + line.not.length;
+}
+
+/** A line's minutes as they are asked for now; what came of it may be on its way. */
+export function minutesOf(lesson: Lesson, line: Line): number {
+  return lesson.fixed.find((one) => one.unit === line.unit.key)?.minutes ?? line.minutes;
+}
+
 /** The change that frees a unit. */
 export function freeing(lesson: Lesson, unit: string): Partial<Lesson> {
   return { fixed: lesson.fixed.filter((one) => one.unit !== unit) };

@@ -171,6 +171,21 @@ class ClassStory extends Story {
     }
 
     @Test
+    void whatCannotBeIsSaidAndTakenBack() {
+        Page page = another();
+        int before = length(page);
+        Locator minutes = page.getByLabel("Minutes", new Page.GetByLabelOptions().setExact(true));
+        minutes.fill("500");
+        minutes.press("Enter");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("180");
+        assertThat(page.getByText("Not kept")).isVisible();
+        button(page, "Undo").click();
+        assertThat(kept(page)).isVisible();
+        assertThat(minutes).hasValue(String.valueOf(before));
+        assertThat(page.getByRole(AriaRole.ALERT)).hasCount(0);
+    }
+
+    @Test
     void twoWhoPlanTheSameClassDoNotOverwriteEachOther() {
         Page page = another();
         Page other = browser.window();
