@@ -60,6 +60,7 @@ class ArchitectureTest {
         MAY_IMPORT.put("finish", Set.of("odds", "map", "trait", "check"));
         MAY_IMPORT.put("review", Set.of("gate", "advice", "odds", "solve", "map", "trait", "progress", "check"));
         MAY_IMPORT.put("drill", Set.of("gate", "advice", "odds", "solve", "map", "trait", "progress", "check"));
+        MAY_IMPORT.put("mat", Set.of("lesson", "drill", "map", "trait", "check"));
         MAY_IMPORT.put("lesson", Set.of("drill", "person", "advice", "odds", "solve", "map", "trait", "check"));
     }
 

@@ -209,11 +209,11 @@ class WorkshopStory extends Story {
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("cannot be reached");
         page.context().setOffline(false);
         button(page, "Save").click();
-        assertThat(page.getByText("hook a heel")).isVisible();
+        assertThat(page.getByText("they hook a heel", new Page.GetByTextOptions().setExact(true))).isVisible();
         page.reload();
         assertThat(page.getByLabel("What they do", EXACT)).hasCount(0);
         button(page, "Open all answers").click();
-        assertThat(page.getByText("hook a heel")).isVisible();
+        assertThat(page.getByText("they hook a heel", new Page.GetByTextOptions().setExact(true))).isVisible();
     }
 
     @Test

@@ -38,13 +38,17 @@ import java.util.stream.Stream;
  * @param limit kilograms that two of a pair should be apart at most in live rounds
  * @param turn another number gives other pairs
  * @param planned what was planned, in order; empty while nothing was
+ * @param came what really came in it, in order; empty while it was not run
  */
 public record Lesson(String title, LocalDate day, LocalTime starts, int minutes, Focus focus, Optional<Id> aim, double read, double late,
         Optional<ClassShape.Usual> usual, Optional<ClassShape> own, List<UUID> here, Map<String, Optional<Integer>> fixed, Set<String> out,
-        Set<Couple> together, Set<Couple> apart, PairRequest.Odd odd, double limit, int turn, List<Planned> planned) {
+        Set<Couple> together, Set<Couple> apart, PairRequest.Odd odd, double limit, int turn, List<Planned> planned,
+        List<Came> came) {
 
     /** A key of a unit. */
     public static final Text KEY = new Text(1, 140);
+    /** Minutes that a unit may have taken. */
+    public static final Range MINUTES_CAME = ClassRequest.FIXED;
     /** Units that may be fixed or left out. */
     public static final int MOST_KEYS = 60;
 
@@ -61,6 +65,25 @@ public record Lesson(String title, LocalDate day, LocalTime starts, int minutes,
             KEY.require("A unit's key", unit);
             ClassRequest.FIXED.require("A unit's minutes", minutes);
             reactions = List.copyOf(reactions);
+        }
+    }
+
+    /**
+     * A unit that really came.
+     *
+     * @param reactions what was practised in it
+     * @param pairs who worked with whom; in a three each with each
+     */
+    public record Came(String unit, Section section, int minutes, List<Id> reactions, Set<Couple> pairs) {
+        public Came {
+            KEY.require("A unit's key", unit);
+            MINUTES_CAME.require("A unit's minutes", minutes);
+            reactions = List.copyOf(reactions);
+            pairs = Set.copyOf(pairs);
+        }
+
+        Planned asPlanned() {
+            return new Planned(unit, section, minutes, reactions);
         }
     }
 
@@ -92,6 +115,7 @@ public record Lesson(String title, LocalDate day, LocalTime starts, int minutes,
         together = Set.copyOf(together);
         apart = Set.copyOf(apart);
         planned = List.copyOf(planned);
+        came = List.copyOf(came);
     }
 
     /** How long its parts may last. */
@@ -99,32 +123,45 @@ public record Lesson(String title, LocalDate day, LocalTime starts, int minutes,
         return own.orElseGet(() -> usual.orElseThrow().of(minutes));
     }
 
-    /** The same with what came of it. */
+    /** The same with what was planned. */
     public Lesson planned(List<Planned> other) {
-        return new Lesson(title, day, starts, minutes, focus, aim, read, late, usual, own, here, fixed, out, together, apart, odd, limit, turn, other);
+        return new Lesson(title, day, starts, minutes, focus, aim, read, late, usual, own, here, fixed, out, together, apart, odd, limit, turn, other,
+                came);
     }
 
-    /** The same as it was planned and no otherwise, whatever it would gain: for a class that is over. */
+    /** The same with who was really there, and what came. */
+    public Lesson came(List<UUID> there, List<Came> what) {
+        return new Lesson(title, day, starts, minutes, focus, aim, read, late, usual, own, there, fixed, out, together, apart, odd, limit, turn,
+                planned, what);
+    }
+
+    /** What came where it was run, else what was planned. */
+    private List<Planned> asItWas() {
+        return came.isEmpty() ? planned : came.stream().map(Came::asPlanned).toList();
+    }
+
+    /** The same as it came, or where it was not run as it was planned, and no otherwise, whatever it would gain: for a class that is over. */
     public Lesson asPlanned() {
         Map<String, Optional<Integer>> all = new LinkedHashMap<>();
-        planned.forEach(one -> all.put(one.unit(), Optional.of(one.minutes())));
+        asItWas().forEach(one -> all.put(one.unit(), Optional.of(one.minutes())));
         Map<Section, ClassShape.Span> spans = new EnumMap<>(Section.class);
         for (Section section : Section.values()) {
-            int came = planned.stream().filter(one -> one.section() == section).mapToInt(Planned::minutes).sum();
-            spans.put(section, new ClassShape.Span(0, came));
+            int taken = asItWas().stream().filter(one -> one.section() == section).mapToInt(Planned::minutes).sum();
+            spans.put(section, new ClassShape.Span(0, taken));
         }
-        return new Lesson(title, day, starts, minutes, focus, aim, read, late, Optional.empty(), Optional.of(new ClassShape(spans)), here, all,
-                Set.of(), together, apart, odd, limit, turn, planned);
+        int took = asItWas().stream().mapToInt(Planned::minutes).sum();
+        return new Lesson(title, day, starts, (int) ClassShape.MINUTES.nearest(Math.max(minutes, took)), focus, aim, read, late, Optional.empty(),
+                Optional.of(new ClassShape(spans)), here, all, Set.of(), together, apart, odd, limit, turn, planned, came);
     }
 
     /** Reactions that whoever was here was taught, in order, each once; what came up in live rounds alone is not among them. */
     public List<Id> taught() {
-        return reactions(planned.stream().filter(one -> one.section() != Section.LIVE));
+        return reactions(asItWas().stream().filter(one -> one.section() != Section.LIVE));
     }
 
     /** Of these what was not recalled itself: what is owed to those who missed it. */
     public List<Id> shown() {
-        return reactions(planned.stream().filter(one -> one.section() != Section.LIVE && one.section() != Section.RECALL));
+        return reactions(asItWas().stream().filter(one -> one.section() != Section.LIVE && one.section() != Section.RECALL));
     }
 
     private static List<Id> reactions(Stream<Planned> of) {

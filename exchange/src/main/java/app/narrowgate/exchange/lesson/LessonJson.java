@@ -21,6 +21,7 @@ import app.narrowgate.exchange.json.JsonText;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -82,11 +83,12 @@ public final class LessonJson {
         double limit = fields.number("limit", RoundWish.LIMIT, RoundWish.USUAL_LIMIT);
         int turn = fields.whole("turn", PairRequest.TURNS, 0);
         List<Lesson.Planned> planned = fields.objects("planned", f -> planned(f, problems)).stream().flatMap(Optional::stream).toList();
+        List<Lesson.Came> came = fields.objects("came", f -> came(f, problems)).stream().flatMap(Optional::stream).toList();
         fields.refuseUnknown();
         if (problems.isEmpty()) {
             try {
                 return new Lesson(title, day.orElseThrow(), starts.orElseThrow(), minutes, focus, aim, read, late, usual, own,
-                        here, fixed, out, together, apart, odd, limit, turn, planned);
+                        here, fixed, out, together, apart, odd, limit, turn, planned, came);
             } catch (RefusedException e) {
                 problems.add(new Problem("", e.getMessage()));
             }
@@ -109,11 +111,26 @@ public final class LessonJson {
         String unit = fields.text("unit", Lesson.KEY);
         Section section = fields.coded("section", Section.class);
         int minutes = fields.whole("minutes", ClassRequest.FIXED, 1);
-        List<String> reactions = fields.texts("reactions", WRITTEN_ID, MOST_REACTIONS);
-        for (String id : reactions) {
-            Id.problem(id).ifPresent(message -> fields.problem("reactions", message));
+        List<Id> reactions = reactions(fields);
+        return problems.isEmpty() ? Optional.of(new Lesson.Planned(unit, section, minutes, reactions)) : Optional.empty();
+    }
+
+    /** What came; empty once anything is wrong. */
+    private static Optional<Lesson.Came> came(Fields fields, Problems problems) {
+        String unit = fields.text("unit", Lesson.KEY);
+        Section section = fields.coded("section", Section.class);
+        int minutes = fields.whole("minutes", Lesson.MINUTES_CAME, 1);
+        List<Id> reactions = reactions(fields);
+        Set<Couple> pairs = couples(fields, "pairs");
+        return problems.isEmpty() ? Optional.of(new Lesson.Came(unit, section, minutes, reactions, pairs)) : Optional.empty();
+    }
+
+    private static List<Id> reactions(Fields fields) {
+        List<Id> ids = new ArrayList<>();
+        for (String id : fields.texts("reactions", WRITTEN_ID, MOST_REACTIONS)) {
+            Id.problem(id).ifPresentOrElse(message -> fields.problem("reactions", message), () -> ids.add(Id.of(id)));
         }
-        return problems.isEmpty() ? Optional.of(new Lesson.Planned(unit, section, minutes, reactions.stream().map(Id::of).toList())) : Optional.empty();
+        return ids;
     }
 
     private static <T> Optional<T> parsed(Fields fields, String field, Function<String, T> parse, String what) {
@@ -195,6 +212,15 @@ public final class LessonJson {
             ArrayNode reactions = planned.addObject().put("unit", one.unit()).put("section", one.section().code()).put("minutes", one.minutes())
                     .putArray("reactions");
             one.reactions().forEach(id -> reactions.add(id.value()));
+        }
+        if (!lesson.came().isEmpty()) {
+            ArrayNode came = node.putArray("came");
+            for (Lesson.Came one : lesson.came()) {
+                ObjectNode part = came.addObject().put("unit", one.unit()).put("section", one.section().code()).put("minutes", one.minutes());
+                ArrayNode reactions = part.putArray("reactions");
+                one.reactions().forEach(id -> reactions.add(id.value()));
+                put(part.putArray("pairs"), one.pairs());
+            }
         }
         return JsonText.of(node);
     }

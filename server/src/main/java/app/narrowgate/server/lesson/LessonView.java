@@ -97,7 +97,7 @@ record LessonView(@NotBlank @Size(max = 90) String title, @NotNull LocalDate day
         return new Lesson(Text.tidy(title).strip(), day, LocalTime.parse(starts), minutes, new Focus(id(family), id(place)), id(aim), read, late,
                 Optional.ofNullable(usual).map(code -> Coded.require(ClassShape.Usual.class, "The shape", code)),
                 Optional.ofNullable(shape).map(LessonView::toShape), here, given, new LinkedHashSet<>(out), toCouples(together), toCouples(apart),
-                Coded.require(PairRequest.Odd.class, "What becomes of the one who is left over", odd), limit, turn, List.of());
+                Coded.require(PairRequest.Odd.class, "What becomes of the one who is left over", odd), limit, turn, List.of(), List.of());
     }
 
     private static ClassShape toShape(List<SpanView> spans) {
