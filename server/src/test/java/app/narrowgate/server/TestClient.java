@@ -17,6 +17,7 @@ import java.time.Instant;
 import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -155,6 +156,18 @@ public final class TestClient {
                 body == null ? BodyPublishers.noBody() : BodyPublishers.ofString(body)), path);
     }
 
+    /** The lines of a stream, as they come; whoever has read enough closes it. */
+    public Stream<String> lines(String path, String body) {
+        try {
+            return http.send(asking(HttpRequest.newBuilder().POST(BodyPublishers.ofString(body)), path).build(), BodyHandlers.ofLines()).body();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
     public Answer delete(String path) {
         return send(HttpRequest.newBuilder().DELETE(), path);
     }
@@ -174,12 +187,16 @@ public final class TestClient {
                 .toList().forEach(c -> cookies.getCookieStore().remove(URI.create(base), c));
     }
 
-    private Answer send(HttpRequest.Builder request, String path) {
+    private HttpRequest.Builder asking(HttpRequest.Builder request, String path) {
         request.uri(URI.create(base + path)).header("Content-Type", "application/json");
         cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN"))
                 .map(HttpCookie::getValue).findFirst().ifPresent(token -> request.header("X-XSRF-TOKEN", token));
+        return request;
+    }
+
+    private Answer send(HttpRequest.Builder request, String path) {
         try {
-            HttpResponse<String> response = http.send(request.build(), BodyHandlers.ofString());
+            HttpResponse<String> response = http.send(asking(request, path).build(), BodyHandlers.ofString());
             return new Answer(response.statusCode(), response.headers().firstValue("Content-Type").orElse(""),
                     response.headers().firstValue("ETag").orElse(""), response.body());
         } catch (IOException e) {

@@ -41,7 +41,7 @@ public record MatPart(String unit, Optional<Section> section, Optional<Id> place
     }
 
     /** The same with other groups. */
-    MatPart with(List<List<List<UUID>>> other) {
+    public MatPart with(List<List<List<UUID>>> other) {
         return new MatPart(unit, section, place, this.other, links, drill, steps, other, feeds, inserted);
     }
 

@@ -24,6 +24,7 @@ public enum Right implements Coded {
     READ_MAPS("read every map of the gym, its history, holes and drills, and keep a question", OWNER, INSTRUCTOR, ASSISTANT),
     SEE_PEOPLE("see the roster: names, levels, weights, who trains", OWNER, INSTRUCTOR, ASSISTANT),
     READ_CLASSES("read the plans of classes and who works with whom", OWNER, INSTRUCTOR, ASSISTANT),
+    RUN_CLASSES("run classes on the mat and make links for screens and clickers", OWNER, INSTRUCTOR, ASSISTANT),
     PLAN_CLASSES("plan classes, change and remove them", OWNER, INSTRUCTOR),
     EDIT_MAPS("change maps, take changes back, begin and put away maps, read files in", OWNER, INSTRUCTOR),
     KEEP_DRILLS("keep drills in the gym's library and remove them", OWNER, INSTRUCTOR),

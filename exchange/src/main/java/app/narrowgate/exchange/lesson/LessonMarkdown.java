@@ -41,14 +41,14 @@ public final class LessonMarkdown {
      * The text of a class.
      *
      * @param plan empty while nobody is here
-     * @param rounds the pairs of the plan's lines, by their keys
+     * @param rounds the pairs of the plan's lines, by their keys, some for each change of partners
      * @param names of those who are here
      */
-    public static String of(MapIndex index, Lesson lesson, Optional<ClassPlan> plan, Map<String, PairedRound> rounds, Map<UUID, String> names) {
+    public static String of(MapIndex index, Lesson lesson, Optional<ClassPlan> plan, Map<String, List<PairedRound>> rounds, Map<UUID, String> names) {
         return new LessonMarkdown(index, lesson, names).write(plan, rounds);
     }
 
-    private String write(Optional<ClassPlan> plan, Map<String, PairedRound> rounds) {
+    private String write(Optional<ClassPlan> plan, Map<String, List<PairedRound>> rounds) {
         line("# " + Markdown.plain(lesson.title()));
         line("%s, %s. %d minutes, %d here.".formatted(lesson.day(), lesson.starts(), lesson.minutes(), names.size()));
         line("**Tap early, let go at once.** The instructor, the rules of the gym and the law come before this sheet.");
@@ -64,7 +64,7 @@ public final class LessonMarkdown {
         text.append('\n');
         for (ClassPlan.Line one : plan.get().lines()) {
             if (one.unit().section().practises()) {
-                detail(one, Optional.ofNullable(rounds.get(one.unit().key())), plan.get());
+                detail(one, rounds.getOrDefault(one.unit().key(), List.of()), plan.get());
             }
         }
         cautions(plan.get());
@@ -95,7 +95,7 @@ public final class LessonMarkdown {
         return index.reaction(reaction).map(one -> index.reactionTitle(one) + " (" + index.placeTitle(one.from()) + ")").orElse(reaction.value());
     }
 
-    private void detail(ClassPlan.Line one, Optional<PairedRound> round, ClassPlan plan) {
+    private void detail(ClassPlan.Line one, List<PairedRound> rounds, ClassPlan plan) {
         line("## %s %s".formatted(lesson.starts().plusMinutes(one.from()), Markdown.plain(title(one.unit(), plan))));
         one.unit().drill().map(drill -> drill.kind()).ifPresent(this::kind);
         for (LinkRef link : one.unit().section() == Section.LIVE ? List.<LinkRef>of() : one.unit().links()) {
@@ -103,7 +103,7 @@ public final class LessonMarkdown {
                     Markdown.plain(reaction.response(link.response()).map(response -> response.cue()).orElse("")))));
         }
         text.append('\n');
-        round.ifPresent(pairs -> line(pairs.groups().stream().map(group -> group.who().stream().map(this::firstName)
+        rounds.forEach(pairs -> line(pairs.groups().stream().map(group -> group.who().stream().map(this::firstName)
                 .collect(Collectors.joining(" and ")) + (group.rests() ? " rests" : "")).collect(Collectors.joining(" · "))));
     }
 

@@ -30,7 +30,7 @@ class BodyLimitFilter extends OncePerRequestFilter {
     /** What a stranger may send, which is a name and a password. */
     static final long MOST_OF_A_STRANGER = 16L * 1024;
 
-    private static final Pattern STRANGER = Pattern.compile("/api/(session|gyms|invitations|links)");
+    private static final Pattern STRANGER = Pattern.compile("/api/(session|gyms|invitations|links|screens)");
     private static final Pattern FILE = Pattern.compile("/api/maps(/[^/]+/import(/preview)?)?");
 
     private final ProblemWriter problems;

@@ -30,7 +30,8 @@ class SecurityConfig {
 
     /** What somebody without a session shows a code or the token of a link to. */
     private static final String[] COMING_IN = {"/api/gyms", "/api/invitations/look", "/api/invitations/join",
-        "/api/invitations/password", "/api/links/look"};
+        "/api/invitations/password", "/api/links/look", "/api/screens/look",
+        "/api/screens/events", "/api/screens/presses"};
 
     /** Of what a browser could lend it, the client uses nothing. */
     private static final String PERMISSIONS = "accelerometer=(), camera=(), display-capture=(), geolocation=(), "

@@ -141,7 +141,7 @@ class LessonController {
         StoredMap map = maps.head(mapId);
         LessonRow row = lessons.one(mapId, id);
         Lesson kept = row.lesson();
-        boolean over = kept.day().isBefore(today) && !kept.planned().isEmpty();
+        boolean over = isOver(kept) || kept.day().isBefore(today) && !kept.planned().isEmpty();
         PlannedLesson planned = planner.plan(map, id, over ? kept.asPlanned() : kept, who);
         return view(row, planned, !over && !kept.planned().isEmpty() && !planned.in(kept).planned().equals(kept.planned()), who);
     }
@@ -151,13 +151,19 @@ class LessonController {
     PlannedView change(@PathVariable UUID mapId, @PathVariable("lesson") UUID id, @Valid @RequestBody ClassChange change, @AuthenticationPrincipal SignedIn who) {
         StoredMap map = maps.head(mapId);
         Lesson asked = change.lesson().toLesson();
-        if (change.over()) {
-            Lesson corrected = asked.planned(lessons.one(mapId, id).lesson().planned());
+        Lesson before = lessons.one(mapId, id).lesson();
+        if (change.over() || isOver(before)) {
+            Lesson corrected = asked.planned(before.planned()).came(asked.here(), before.came());
             PlannedLesson came = planner.plan(map, id, corrected.asPlanned(), who);
             return view(lessons.change(mapId, id, change.version(), corrected, who.id()), came, false, who);
         }
         PlannedLesson planned = planner.plan(map, id, asked, who);
         return view(lessons.change(mapId, id, change.version(), planned.in(asked), who.id()), planned, false, who);
+    }
+
+    /** True for a class that was run to its end: what came in it stays, whatever day it is. */
+    private static boolean isOver(Lesson lesson) {
+        return !lesson.came().isEmpty();
     }
 
     @DeleteMapping("/{lesson}")

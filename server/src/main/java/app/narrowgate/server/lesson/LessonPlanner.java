@@ -9,7 +9,9 @@ import app.narrowgate.core.lesson.PairPlanner;
 import app.narrowgate.core.lesson.PairRequest;
 import app.narrowgate.core.lesson.PairedRound;
 import app.narrowgate.core.lesson.RoundWish;
+import app.narrowgate.core.lesson.Section;
 import app.narrowgate.core.lesson.Student;
+import app.narrowgate.core.lesson.Turns;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.server.account.SignedIn;
@@ -21,9 +23,11 @@ import app.narrowgate.server.person.People;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -38,6 +42,8 @@ public class LessonPlanner {
 
     /** What was practised longer ago than half a year counts as never practised. */
     private static final int REMEMBERED = 183;
+    /** Days in which two who were partners should meet others first; our estimate. */
+    private static final int LATELY = 21;
 
     private final LessonStore lessons;
     private final People people;
@@ -73,7 +79,7 @@ public class LessonPlanner {
         // The request is part of the question, so that nothing planned for others, or before they came, is ever given.
         ClassPlan plan = answers.answer(AnswerStore.Question.of(map, house, "class " + AnswerStore.shortName(request.toString())),
                 () -> ClassPlanner.plan(request, house, setting -> solved.solved(map, setting)));
-        return new PlannedLesson(Optional.of(plan), rounds(lesson, students, plan), last,
+        return new PlannedLesson(Optional.of(plan), rounds(lesson, students, lately(lesson, past), plan), last,
                 last.isEmpty() ? List.of() : students.stream().filter(Student::missed).map(Student::id).toList());
     }
 
@@ -97,18 +103,68 @@ public class LessonPlanner {
         return (int) ChronoUnit.DAYS.between(from, to);
     }
 
-    private static Map<String, PairedRound> rounds(Lesson lesson, List<Student> students, ClassPlan plan) {
-        List<ClassPlan.Line> practised = plan.lines().stream().filter(line -> line.unit().section().practises()).toList();
-        List<RoundWish> wishes = practised.stream().map(line -> RoundWish.usual(line.unit().section(), lesson.limit(),
-                line.not().stream().filter(not -> not.because() == ClassPlan.Because.CLOSED).map(ClassPlan.Not::student).collect(Collectors.toSet()),
-                Set.copyOf(line.missed()))).toList();
-        List<PairedRound> rounds = PairPlanner.plan(new PairRequest(students, wishes, here(lesson.together(), students), lesson.apart(), lesson.odd(),
-                Map.of(), lesson.turn()));
-        Map<String, PairedRound> byKey = new LinkedHashMap<>();
+    /** Who works with whom in each part; a live part has a round for each change of partners. */
+    private static Map<String, List<PairedRound>> rounds(Lesson lesson, List<Student> students, Map<Couple, Integer> lately, ClassPlan plan) {
+        List<String> keys = new ArrayList<>();
+        List<RoundWish> wishes = new ArrayList<>();
+        for (ClassPlan.Line line : plan.lines()) {
+            Section section = line.unit().section();
+            if (section.practises()) {
+                RoundWish wish = RoundWish.usual(section, lesson.limit(), feeds(line), Set.copyOf(line.missed()));
+                int bouts = section == Section.LIVE ? Turns.bouts(line.minutes()) : 1;
+                keys.addAll(Collections.nCopies(bouts, line.unit().key()));
+                wishes.addAll(Collections.nCopies(bouts, wish));
+            }
+        }
+        List<PairedRound> rounds = PairPlanner.plan(request(lesson, students, wishes, lately));
+        Map<String, List<PairedRound>> byKey = new LinkedHashMap<>();
         for (int i = 0; i < rounds.size(); i++) {
-            byKey.put(practised.get(i).unit().key(), rounds.get(i));
+            byKey.computeIfAbsent(keys.get(i), key -> new ArrayList<>()).add(rounds.get(i));
         }
         return byKey;
+    }
+
+    private static Set<UUID> feeds(ClassPlan.Line line) {
+        return line.not().stream().filter(not -> not.because() == ClassPlan.Because.CLOSED).map(ClassPlan.Not::student).collect(Collectors.toSet());
+    }
+
+    private static PairRequest request(Lesson lesson, List<Student> students, List<RoundWish> wishes, Map<Couple, Integer> lately) {
+        return new PairRequest(students, wishes, here(lesson.together(), students), lesson.apart(), lesson.odd(), lately, lesson.turn());
+    }
+
+    /** How often two were in one group, by classes of the last weeks in which it was kept. */
+    private static Map<Couple, Integer> lately(Lesson lesson, List<Lesson> past) {
+        Map<Couple, Integer> times = new HashMap<>();
+        past.stream().filter(was -> days(was.day(), lesson.day()) <= LATELY)
+                .forEach(was -> was.came().stream().flatMap(came -> came.pairs().stream()).distinct().forEach(pair -> times.merge(pair, 1, Integer::sum)));
+        return times;
+    }
+
+    /**
+     * The groups of a round once others are here: whoever has gone is in none, and whoever has come, or has lost a partner, joins
+     * one; the other groups stay as they are.
+     *
+     * @param lesson with those who are here now
+     * @param feeds who is never on the bottom in it
+     */
+    List<List<UUID>> regrouped(Lesson lesson, Section section, Set<UUID> feeds, List<List<UUID>> groups, SignedIn by) {
+        List<Student> students = students(lesson, List.of(), Optional.empty(), by);
+        Set<UUID> here = students.stream().map(Student::id).collect(Collectors.toSet());
+        List<PairedRound.Group> kept = new ArrayList<>();
+        Set<UUID> joining = new LinkedHashSet<>(students.stream().map(Student::id).toList());
+        for (List<UUID> group : groups) {
+            List<UUID> left = group.stream().filter(here::contains).toList();
+            if (left.size() > 1 || left.size() == group.size()) {
+                kept.add(new PairedRound.Group(left, List.of()));
+                left.forEach(joining::remove);
+            }
+        }
+        PairedRound round = new PairedRound(kept);
+        RoundWish wish = RoundWish.usual(section, lesson.limit(), feeds, Set.of());
+        for (UUID late : joining) {
+            round = PairPlanner.join(request(lesson, students, List.of(wish), Map.of()), 0, round, late);
+        }
+        return round.groups().stream().map(PairedRound.Group::who).toList();
     }
 
     private static Set<Couple> here(Set<Couple> couples, List<Student> students) {

@@ -62,7 +62,8 @@ record PlanView(List<LineView> lines, List<LeftOutView> leftOut,
     record LineView(UnitView unit, @Schema(description = "Minutes from the beginning") int from, int minutes, boolean fixed,
             @Schema(description = "What it gains those who are here, on average, to first order") double gain, List<UUID> people, List<NotView> not,
             List<UUID> missed, @Nullable UUID helper,
-            @Schema(description = "True for what was practised in the class before") boolean fromLast, @Nullable Double works, @Nullable Double worksAfter, int practisedBy, List<GroupView> groups) {
+            @Schema(description = "True for what was practised in the class before") boolean fromLast, @Nullable Double works, @Nullable Double worksAfter, int practisedBy, List<GroupView> groups,
+            @Schema(description = "Who works with whom after each change of partners") List<List<GroupView>> later) {
     }
 
     /** Something that was left out. */
@@ -83,18 +84,22 @@ record PlanView(List<LineView> lines, List<LeftOutView> leftOut,
     }
 
     /** @param health true where whoever asks may know what hurts people */
-    static PlanView of(ClassPlan plan, Map<String, PairedRound> rounds, boolean health) {
-        return new PlanView(plan.lines().stream().map(line -> line(line, rounds.get(line.unit().key()), health)).toList(),
+    static PlanView of(ClassPlan plan, Map<String, List<PairedRound>> rounds, boolean health) {
+        return new PlanView(plan.lines().stream().map(line -> line(line, rounds.getOrDefault(line.unit().key(), List.of()), health)).toList(),
                 plan.leftOut().stream().map(PlanView::leftOut).toList(), plan.now(), plan.after(), plan.added(),
                 plan.warmUp().map(WarmUpView::of).orElse(null), plan.empty().stream().map(Coded::code).toList(), plan.gone());
     }
 
-    private static LineView line(ClassPlan.Line line, @Nullable PairedRound round, boolean health) {
+    private static LineView line(ClassPlan.Line line, List<PairedRound> rounds, boolean health) {
         List<NotView> not = line.not().stream().map(one -> new NotView(one.student(), one.because().code(), one.closings().stream()
                 .filter(closing -> health || closing.kind() != Closing.Kind.INJURY).map(ClosingView::of).toList())).toList();
         return new LineView(UnitView.of(line.unit(), line.minutes()), line.from(), line.minutes(), line.fixed(), line.gain(), line.who(), not,
                 line.missed(), line.helper().orElse(null), line.fromLast(), line.works().orElse(null), line.worksAfter().orElse(null), line.practisedBy(),
-                round == null ? List.of() : round.groups().stream().map(PlanView::group).toList());
+                rounds.stream().limit(1).flatMap(round -> groups(round).stream()).toList(), rounds.stream().skip(1).map(PlanView::groups).toList());
+    }
+
+    private static List<GroupView> groups(PairedRound round) {
+        return round.groups().stream().map(PlanView::group).toList();
     }
 
     private static GroupView group(PairedRound.Group group) {

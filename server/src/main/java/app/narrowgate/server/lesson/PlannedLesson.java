@@ -13,14 +13,14 @@ import java.util.UUID;
  * What comes of a class.
  *
  * @param plan empty while nobody is here
- * @param rounds the pairs of each line of the plan that is practised, by the line's key
+ * @param rounds the pairs of each line of the plan that is practised, by the line's key; a live part has some for each change of partners
  * @param last the class before this one
  * @param absent of those who are here those who were not in the class before
  */
-record PlannedLesson(Optional<ClassPlan> plan, Map<String, PairedRound> rounds, Optional<Last> last, List<UUID> absent) {
+public record PlannedLesson(Optional<ClassPlan> plan, Map<String, List<PairedRound>> rounds, Optional<Last> last, List<UUID> absent) {
 
     /** The class before. */
-    record Last(UUID id, String title, LocalDate day, List<UUID> here) {
+    public record Last(UUID id, String title, LocalDate day, List<UUID> here) {
     }
 
     /** The same class with its plan in it. */

@@ -23,7 +23,9 @@ public enum Limit {
     /** Runs of one person at once. */
     RUNS_OF_A_PERSON,
     /** Runs of everybody at once. */
-    RUNS_AT_ONCE;
+    RUNS_AT_ONCE,
+    /** Screens that follow classes at once. */
+    SCREENS_AT_ONCE;
 
     /** Its name in the metrics. */
     String tag() {

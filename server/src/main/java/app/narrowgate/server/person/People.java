@@ -244,6 +244,14 @@ public class People {
         return named;
     }
 
+    /** What people on the roster are called, in the roster's order. */
+    public Map<UUID, String> called(Collection<UUID> ids) {
+        Set<UUID> wanted = Set.copyOf(ids);
+        Map<UUID, String> names = new LinkedHashMap<>();
+        mapper.all().stream().filter(row -> wanted.contains(row.id())).forEach(row -> names.put(row.id(), row.name()));
+        return names;
+    }
+
     /** Who somebody who signs in is on the roster; empty while nobody has said. */
     public Optional<UUID> of(UUID account) {
         return mapper.byAccount(account).map(PersonRow::id);

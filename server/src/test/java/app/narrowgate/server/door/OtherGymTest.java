@@ -71,6 +71,13 @@ class OtherGymTest {
         String person = tamsin.post("/api/people", "{\"people\":[{\"name\":\"Pell\",\"age\":\"adults\",\"notes\":\"\"}]}").json().get(0)
                 .get("id").stringValue();
         tamsin.put("/api/people/%s/health".formatted(person), "{\"ailments\":[{\"injury\":\"knee\",\"avoid\":\"\"}]}");
+        String lesson = UUID.randomUUID().toString();
+        tamsin.post(map + "/classes", """
+                {"id":"%s","lesson":{"title":"Mount","day":"2026-11-27","starts":"19:30","minutes":60,"family":"mount","read":0.25,"late":0.5,
+                "usual":"step-by-step","here":["%s"],"fixed":[],"out":[],"together":[],"apart":[],"odd":"rest","limit":12,"turn":0}}"""
+                .formatted(lesson, person));
+        tamsin.post(map + "/classes/" + lesson + "/mat", "");
+        tamsin.post(map + "/classes/" + lesson + "/mat/links", "{\"kind\":\"screen\"}");
         String dismissal = """
                 {"kind":"unanswered-response","place":"side-framed-bridge","response":"x","reason":"%s"}""";
         tamsin.put(map + "/review/dismissals", dismissal.formatted("Nobody does that"));

@@ -98,7 +98,7 @@ class RightsWalkTest {
                 .extracting(address -> address.method() + " " + address.path())
                 .containsExactlyInAnyOrder("GET /api/session", "POST /api/session", "DELETE /api/session", "POST /api/gyms",
                         "POST /api/invitations/look", "POST /api/invitations/join", "POST /api/invitations/password",
-                        "POST /api/links/look");
+                        "POST /api/links/look", "POST /api/screens/look", "POST /api/screens/events", "POST /api/screens/presses");
     }
 
     /** A right that nothing asks for protects nothing. */

@@ -54,9 +54,15 @@ public final class Fuzzer {
         this.description = JSON.readTree(description);
         this.random = new SplittableRandom(seed);
         this.known = known;
-        this.description.get("paths").properties().forEach(path -> path.getValue().properties().forEach(operation ->
+        this.description.get("paths").properties().forEach(path -> path.getValue().properties().stream()
+                .filter(operation -> !isStream(operation.getValue())).forEach(operation ->
                 operations.add(new Operation(operation.getKey().toUpperCase(java.util.Locale.ROOT), path.getKey(),
                         operation.getValue()))));
+    }
+
+    /** A stream has no end to wait for. */
+    private static boolean isStream(JsonNode operation) {
+        return operation.path("responses").toString().contains("text/event-stream");
     }
 
     int operations() {

@@ -1,0 +1,221 @@
+package app.narrowgate.server.mat;
+
+import app.narrowgate.server.event.Bell;
+import app.narrowgate.server.gym.GymScope;
+import app.narrowgate.server.limit.Limit;
+import app.narrowgate.server.limit.Limits;
+import app.narrowgate.server.problem.BusyException;
+import io.micrometer.core.instrument.MeterRegistry;
+import jakarta.annotation.PostConstruct;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ThreadFactory;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicReference;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.http.MediaType;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * What follows classes from this node: for each change the class is put into words once and sent to every screen. A screen that is slow
+ * misses what came in between and is sent the last; one whose link is withdrawn is told so and let go.
+ */
+@Component
+class MatScreens implements SmartLifecycle {
+
+    /** A stream is begun anew after this, so that whoever has lost their right to it is let go. */
+    static final Duration LONGEST = Duration.ofMinutes(10);
+    /** Screens of one class, and of this node in all. */
+    static final int MOST_OF_A_CLASS = 600;
+    static final int MOST = 2_000;
+
+    private static final Logger LOG = LoggerFactory.getLogger(MatScreens.class);
+    private static final MediaType TEXT = new MediaType("text", "plain", StandardCharsets.UTF_8);
+    private static final Duration BETWEEN_BEATS = Duration.ofSeconds(15);
+    private static final int SENDERS = 4;
+
+    /** A class that is followed. */
+    private record Followed(UUID gym, UUID lesson) {
+    }
+
+    /** Something to send: an event's name and what stands in it. */
+    private record Word(String event, String data) {
+    }
+
+    private final MatStore mats;
+    private final MatLinks links;
+    private final Bell bell;
+    private final JsonMapper json;
+    private final Limits limits;
+    private final Map<Followed, Set<Screen>> screens = new ConcurrentHashMap<>();
+    private final Set<Followed> toTell = ConcurrentHashMap.newKeySet();
+    private final AtomicInteger count = new AtomicInteger();
+    private final ScheduledExecutorService telling = Executors.newSingleThreadScheduledExecutor(daemon("mat-telling"));
+    private volatile boolean running;
+    private final ExecutorService sending = Executors.newFixedThreadPool(SENDERS, daemon("mat-sending"));
+
+    MatScreens(MatStore mats, MatLinks links, Bell bell, JsonMapper json, Limits limits, MeterRegistry meters) {
+        this.mats = mats;
+        this.links = links;
+        this.bell = bell;
+        this.json = json;
+        this.limits = limits;
+        meters.gauge("narrowgate.mat.screens", count);
+    }
+
+    private static ThreadFactory daemon(String name) {
+        return work -> {
+            Thread thread = new Thread(work, name);
+            thread.setDaemon(true);
+            return thread;
+        };
+    }
+
+    @PostConstruct
+    void listen() {
+        bell.hear(MatStore.RING, ring -> tell(new Followed(ring.gym(), ring.about())), () -> screens.keySet().forEach(this::tell));
+        telling.scheduleAtFixedRate(() -> screens.keySet().forEach(this::tell), BETWEEN_BEATS.toSeconds(), BETWEEN_BEATS.toSeconds(), TimeUnit.SECONDS);
+    }
+
+    @Override
+    public void start() {
+        running = true;
+    }
+
+    /** Before the server waits for what is on its way: streams would never end by themselves. */
+    @Override
+    public void stop() {
+        running = false;
+        telling.shutdownNow();
+        screens.values().forEach(all -> all.forEach(Screen::end));
+        sending.shutdown();
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
+    }
+
+    /**
+     * Follows a class: the class now, and again whenever it changes, and every few seconds in any case.
+     *
+     * @param link by which it is followed; empty for whoever is signed in
+     * @throws BusyException where too many follow
+     */
+    SseEmitter follow(UUID gym, UUID lesson, Optional<UUID> link) {
+        Followed followed = new Followed(gym, lesson);
+        if (count.get() >= MOST || screens.getOrDefault(followed, Set.of()).size() >= MOST_OF_A_CLASS) {
+            limits.met(Limit.SCREENS_AT_ONCE);
+            throw new BusyException("So many screens follow classes now that no other can. Try again in a minute.", Duration.ofMinutes(1));
+        }
+        Screen screen = new Screen(followed, link);
+        screens.compute(followed, (key, there) -> {
+            Set<Screen> all = there == null ? ConcurrentHashMap.newKeySet() : there;
+            all.add(screen);
+            return all;
+        });
+        count.incrementAndGet();
+        tell(followed);
+        return screen.emitter;
+    }
+
+    /** Puts a class into words, once for however many rings have come meanwhile, and sends it. */
+    private void tell(Followed followed) {
+        if (screens.containsKey(followed) && toTell.add(followed) && !telling.isShutdown()) {
+            telling.execute(() -> {
+                toTell.remove(followed);
+                try {
+                    GymScope.of(followed.gym()).run(() -> send(followed));
+                } catch (RuntimeException e) {
+                    LOG.warn("A class could not be sent to its screens; they are sent it at the next change: {}", e.getMessage());
+                }
+            });
+        }
+    }
+
+    private void send(Followed followed) {
+        Set<Screen> all = screens.getOrDefault(followed, Set.of());
+        Optional<MatStore.Kept> kept = mats.find(followed.lesson());
+        Set<UUID> open = links.open(followed.lesson());
+        Optional<Word> word = kept.map(mats::view).map(view -> new Word("mat", json.writeValueAsString(view)));
+        for (Screen screen : all) {
+            boolean may = screen.link.isEmpty() || open.contains(screen.link.get());
+            screen.say(may ? word.orElse(new Word("away", "{}")) : new Word("gone", "{}"));
+        }
+    }
+
+    /** One that follows. */
+    private final class Screen {
+
+        private final Followed followed;
+        private final Optional<UUID> link;
+        private final SseEmitter emitter = new SseEmitter(LONGEST.toMillis());
+        private final AtomicReference<Word> next = new AtomicReference<>();
+        private final AtomicInteger waiting = new AtomicInteger();
+
+        Screen(Followed followed, Optional<UUID> link) {
+            this.followed = followed;
+            this.link = link;
+            emitter.onCompletion(this::forget);
+            emitter.onTimeout(this::end);
+            emitter.onError(e -> forget());
+        }
+
+        /** Sends this when what is being sent has gone, unless something newer has come by then. */
+        void say(Word word) {
+            next.set(word);
+            if (waiting.getAndIncrement() == 0 && !sending.isShutdown()) {
+                sending.execute(this::drain);
+            }
+        }
+
+        private void drain() {
+            int seen;
+            do {
+                seen = waiting.get();
+                Word word = next.getAndSet(null);
+                if (word != null && !sent(word)) {
+                    forget();
+                }
+            } while (!waiting.compareAndSet(seen, 0));
+        }
+
+        private boolean sent(Word word) {
+            try {
+                emitter.send(SseEmitter.event().name(word.event()).data(word.data(), TEXT));
+                if (word.event().equals("gone")) {
+                    emitter.complete();
+                }
+                return true;
+            } catch (IOException | IllegalStateException closed) {
+                return false;
+            }
+        }
+
+        void end() {
+            emitter.complete();
+        }
+
+        private void forget() {
+            Set<Screen> all = screens.get(followed);
+            if (all != null && all.remove(this)) {
+                count.decrementAndGet();
+                screens.computeIfPresent(followed, (key, left) -> left.isEmpty() ? null : left);
+            }
+        }
+    }
+}

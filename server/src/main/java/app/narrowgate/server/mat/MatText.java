@@ -1,0 +1,37 @@
+package app.narrowgate.server.mat;
+
+import app.narrowgate.core.mat.MatRun;
+import java.util.List;
+import java.util.UUID;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * How a running class stands in the database: its records as they are, for the hours that it runs. No format to pass on; what came of
+ * it is kept with the class.
+ */
+final class MatText {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private MatText() {
+    }
+
+    /**
+     * A running class with the presses that it has heard.
+     *
+     * @param heard ids of the last presses, so that one that is sent twice counts once
+     */
+    record Running(MatRun run, List<UUID> heard) {
+        Running {
+            heard = List.copyOf(heard);
+        }
+    }
+
+    static String write(Running running) {
+        return JSON.writeValueAsString(running);
+    }
+
+    static Running read(String text) {
+        return JSON.readValue(text, Running.class);
+    }
+}
