@@ -4,6 +4,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -31,15 +32,16 @@ public final class TestServer implements AutoCloseable {
     private final String database;
     private final ConfigurableApplicationContext context;
 
-    private TestServer(String database) {
+    private TestServer(String database, String... more) {
         this.database = database;
-        context = new SpringApplicationBuilder(NarrowGateApplication.class).run(
+        context = new SpringApplicationBuilder(NarrowGateApplication.class).run(Stream.concat(Stream.of(more), Stream.of(
                 "--server.port=0", "--narrowgate.demo=true", "--narrowgate.house-code=" + HOUSE_CODE, "--spring.datasource.url=" + HOST + database,
                 "--spring.datasource.username=" + USER, "--spring.datasource.password=" + PASSWORD,
-                "--spring.datasource.hikari.connection-init-sql=set role " + WORKER);
+                "--spring.datasource.hikari.connection-init-sql=set role " + WORKER)).toArray(String[]::new));
     }
 
-    public static synchronized TestServer start() {
+    /** @param more settings, as on a command line */
+    public static synchronized TestServer start(String... more) {
         if (begun == null) {
             String name = freshName();
             sql("create database " + name);
@@ -49,7 +51,7 @@ public final class TestServer implements AutoCloseable {
         }
         String name = freshName();
         sql("create database " + name + " template " + begun);
-        return new TestServer(name);
+        return new TestServer(name, more);
     }
 
     private static String freshName() {

@@ -167,11 +167,19 @@ public final class ClassPlanner {
         }
         Set<String> keys = new HashSet<>(units.stream().map(Unit::key).toList());
         List<String> gone = request.fixed().keySet().stream().filter(key -> !keys.contains(key)).toList();
-        return new ClassPlan(lines, leftOut(given, lines), now, after(lines), warmUp(lines), empty, gone);
+        return new ClassPlan(lines, request.only() ? List.of() : leftOut(given, lines), now, after(lines), warmUp(lines), empty, gone);
     }
 
     /** Minutes of every unit that comes, in the order of the class; what is owed gives way where it does not fit. */
     private Map<Unit, Integer> share(Map<String, Optional<Integer>> fixed) {
+        if (request.only()) {
+            Map<Unit, Integer> given = new LinkedHashMap<>();
+            for (Section section : Section.values()) {
+                preorder(units.stream().filter(unit -> unit.section() == section && fixed.containsKey(unit.key())).toList())
+                        .forEach(unit -> fixed.get(unit.key()).ifPresent(minutes -> given.put(unit, minutes)));
+            }
+            return given;
+        }
         try {
             return shared(fixed);
         } catch (RefusedException noRoom) {

@@ -20,14 +20,21 @@ import java.util.Set;
  *     come is fixed
  * @param out units that do not come
  * @param lately the reactions of the class before, to be recalled; empty where there was none
+ * @param only true where nothing comes but what is fixed, for as long as it is fixed: for a class that is over
  */
 public record ClassRequest(int minutes, Focus focus, ClassShape shape, List<Student> students, Map<String, Optional<Integer>> fixed,
-        Set<String> out, List<Id> lately) {
+        Set<String> out, List<Id> lately, boolean only) {
 
     /** People in one class. */
     public static final int MOST_STUDENTS = 200;
     /** Minutes that may be fixed for one unit. */
     public static final Range FIXED = new Range(1, ClassShape.MINUTES.high(), "minutes");
+
+    /** A class that is still to come. */
+    public ClassRequest(int minutes, Focus focus, ClassShape shape, List<Student> students, Map<String, Optional<Integer>> fixed, Set<String> out,
+            List<Id> lately) {
+        this(minutes, focus, shape, students, fixed, out, lately, false);
+    }
 
     public ClassRequest {
         ClassShape.MINUTES.require("The length of a class", minutes);

@@ -147,10 +147,9 @@ public record Lesson(String title, LocalDate day, LocalTime starts, int minutes,
         Map<Section, ClassShape.Span> spans = new EnumMap<>(Section.class);
         for (Section section : Section.values()) {
             int taken = asItWas().stream().filter(one -> one.section() == section).mapToInt(Planned::minutes).sum();
-            spans.put(section, new ClassShape.Span(0, taken));
+            spans.put(section, new ClassShape.Span(0, Math.min(taken, (int) ClassShape.MINUTES.high())));
         }
-        int took = asItWas().stream().mapToInt(Planned::minutes).sum();
-        return new Lesson(title, day, starts, (int) ClassShape.MINUTES.nearest(Math.max(minutes, took)), focus, aim, read, late, Optional.empty(),
+        return new Lesson(title, day, starts, minutes, focus, aim, read, late, Optional.empty(),
                 Optional.of(new ClassShape(spans)), here, all, Set.of(), together, apart, odd, limit, turn, planned, came);
     }
 

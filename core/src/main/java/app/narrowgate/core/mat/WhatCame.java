@@ -14,6 +14,7 @@ public final class WhatCame {
 
     /** What ran for less was skipped. */
     private static final Duration LEAST = Duration.ofSeconds(30);
+    private static final Duration FORGOTTEN = Duration.ofMinutes(15);
     private static final double MINUTE = 60;
 
     private WhatCame() {
@@ -23,13 +24,20 @@ public final class WhatCame {
     public static List<Lesson.Came> of(MatRun run) {
         List<Lesson.Came> came = new ArrayList<>();
         for (MatPart part : run.parts()) {
-            Duration ran = part.steps().stream().map(run::ranIn).reduce(Duration.ZERO, Duration::plus);
+            Duration ran = part.steps().stream().map(step -> ran(run, step)).reduce(Duration.ZERO, Duration::plus);
             if (part.section().isPresent() && ran.compareTo(LEAST) >= 0) {
                 int minutes = (int) Math.min(Lesson.MINUTES_CAME.high(), Math.max(1, Math.round(ran.toSeconds() / MINUTE)));
                 came.add(new Lesson.Came(part.unit(), part.section().get(), minutes, part.reactions(), pairs(run, part)));
             }
         }
         return came;
+    }
+
+    /** A step that waited for somebody who had gone home counts no longer than this beyond its time. */
+    private static Duration ran(MatRun run, MatStep step) {
+        Duration ran = run.ranIn(step);
+        Duration most = Duration.ofSeconds(step.seconds()).plus(FORGOTTEN);
+        return ran.compareTo(most) > 0 ? most : ran;
     }
 
     /** Two who worked together, or were in one group of three. */

@@ -34,7 +34,9 @@ class LessonJsonTest {
              "fixed":[{"unit":"new:a","minutes":9},{"unit":"live:b"}],"out":["chain:c"],
              "together":[{"one":"00000000-0000-0000-0000-000000000002","other":"00000000-0000-0000-0000-000000000001"}],
              "apart":[{"one":"00000000-0000-0000-0000-000000000001","other":"00000000-0000-0000-0000-000000000003"}],
-             "odd":"rest","limit":15,"turn":3,"planned":[{"unit":"new:a","section":"new","minutes":9,"reactions":["a"]}]}""";
+             "odd":"rest","limit":15,"turn":3,"planned":[{"unit":"new:a","section":"new","minutes":9,"reactions":["a"]}],
+             "came":[{"unit":"new:d","section":"new","minutes":11,"reactions":["d","e"],
+               "pairs":[{"one":"00000000-0000-0000-0000-000000000001","other":"00000000-0000-0000-0000-000000000002"}]}]}""";
 
     private static Schema schema() {
         try (InputStream file = LessonJsonTest.class.getResourceAsStream("/formats/narrowgate-class-1.schema.json")) {
@@ -58,7 +60,8 @@ class LessonJsonTest {
         assertThat(full.shape().of(Section.NEW)).isEqualTo(new ClassShape.Span(10, 40));
         assertThat(full.shape().of(Section.LIVE)).as("a part that is missing does not come").isEqualTo(new ClassShape.Span(0, 0));
         assertThat(full.fixed()).containsEntry("new:a", Optional.of(9)).containsEntry("live:b", Optional.empty());
-        assertThat(full.taught()).hasSize(1);
+        assertThat(full.taught()).as("what came, whatever was planned").hasSize(2);
+        assertThat(full.came(full.here(), List.of()).taught()).hasSize(1);
         Lesson small = LessonJson.read(SMALL);
         assertThat(small.minutes()).isEqualTo(60);
         assertThat(small.odd()).isEqualTo(PairRequest.Odd.THREE);
@@ -78,6 +81,8 @@ class LessonJsonTest {
         "\"turn\":3|\"turn\":3,\"colour\":1|/colour",
         "000000000002\"],|000000000001\"],|''",
         "[\"a\"]|[\"A b\"]|/planned/0/reactions",
+        "[\"d\",\"e\"]|[\"D e\"]|/came/0/reactions",
+        "\"minutes\":11|\"minutes\":0|/came/0/minutes",
         "\"unit\":\"new:a\",\"section\"|\"unit\":\"\",\"section\"|/planned/0/unit",
         "\"other\":\"00000000-0000-0000-0000-000000000001\"|\"other\":\"00000000-0000-0000-0000-000000000002\"|/together/0/other",
         "\"minutes\":75|\"minutes\":75,\"usual\":\"repetition\"|''"})

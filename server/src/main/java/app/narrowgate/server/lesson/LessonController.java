@@ -75,7 +75,18 @@ class LessonController {
     record PlannedView(UUID id, int version, LessonView lesson, @Nullable @Schema(description = "Missing while nobody is here") PlanView plan,
             @Schema(description = "True where the map, the roster or the classes before have changed so that something else comes of it than was planned")
             boolean changed, @Schema(description = "How long each part may last") List<LessonView.SpanView> spans, @Nullable LastView last,
-            @Schema(description = "Of those who are here those who were not in the class before") List<UUID> absent, @Nullable String author, Instant at) {
+            @Schema(description = "Of those who are here those who were not in the class before") List<UUID> absent,
+            @Schema(description = "What really came, where it was run to its end") List<CameView> came, @Nullable String author, Instant at) {
+    }
+
+    /** A unit that really came. */
+    @Schema(name = "CameUnit")
+    record CameView(String unit, @Schema(allowableValues = {"warm-up", "recall", "new", "chain", "called", "live", "talk"}) String section, int minutes,
+            List<LessonView.CoupleView> pairs) {
+
+        static CameView of(Lesson.Came came) {
+            return new CameView(came.unit(), came.section().code(), came.minutes(), LessonView.couples(came.pairs()));
+        }
     }
 
     /** A new class; the id is made by who plans it, so that sending it twice keeps it once. */
@@ -142,7 +153,7 @@ class LessonController {
         LessonRow row = lessons.one(mapId, id);
         Lesson kept = row.lesson();
         boolean over = isOver(kept) || kept.day().isBefore(today) && !kept.planned().isEmpty();
-        PlannedLesson planned = planner.plan(map, id, over ? kept.asPlanned() : kept, who);
+        PlannedLesson planned = over ? planner.asItWas(map, id, kept, who) : planner.plan(map, id, kept, who);
         return view(row, planned, !over && !kept.planned().isEmpty() && !planned.in(kept).planned().equals(kept.planned()), who);
     }
 
@@ -154,7 +165,7 @@ class LessonController {
         Lesson before = lessons.one(mapId, id).lesson();
         if (change.over() || isOver(before)) {
             Lesson corrected = asked.planned(before.planned()).came(asked.here(), before.came());
-            PlannedLesson came = planner.plan(map, id, corrected.asPlanned(), who);
+            PlannedLesson came = planner.asItWas(map, id, corrected, who);
             return view(lessons.change(mapId, id, change.version(), corrected, who.id()), came, false, who);
         }
         PlannedLesson planned = planner.plan(map, id, asked, who);
@@ -199,6 +210,6 @@ class LessonController {
         return new PlannedView(row.id(), row.version(), LessonView.of(lesson),
                 planned.plan().map(plan -> PlanView.of(plan, planned.rounds(), who.may(Right.READ_HEALTH))).orElse(null), changed,
                 LessonView.spans(lesson.shape()), planned.last().map(last -> new LastView(last.id(), last.title(), last.day(), last.here())).orElse(null),
-                planned.absent(), row.authorName(), row.at());
+                planned.absent(), lesson.came().stream().map(CameView::of).toList(), row.authorName(), row.at());
     }
 }

@@ -63,6 +63,15 @@ public class LessonPlanner {
      * @param id of the class, so that it is not taken for one before it
      */
     PlannedLesson plan(StoredMap map, UUID id, Lesson lesson, SignedIn by) {
+        return plan(map, id, lesson, false, by);
+    }
+
+    /** A class that is over, as it came, or where it was not run as it was planned. */
+    PlannedLesson asItWas(StoredMap map, UUID id, Lesson lesson, SignedIn by) {
+        return plan(map, id, lesson.asPlanned(), true, by);
+    }
+
+    private PlannedLesson plan(StoredMap map, UUID id, Lesson lesson, boolean only, SignedIn by) {
         List<LessonRow> before = lessons.between(map.id(), lesson.day().minusDays(REMEMBERED), lesson.day()).stream()
                 .filter(row -> !row.id().equals(id)).filter(row -> isBefore(row, lesson)).toList();
         List<Lesson> past = before.stream().map(LessonRow::lesson).filter(one -> !one.here().isEmpty()).toList();
@@ -73,7 +82,7 @@ public class LessonPlanner {
             return new PlannedLesson(Optional.empty(), Map.of(), last, List.of());
         }
         List<Id> lately = past.isEmpty() ? List.of() : past.get(past.size() - 1).shown();
-        ClassRequest request = new ClassRequest(lesson.minutes(), lesson.focus(), lesson.shape(), students, lesson.fixed(), lesson.out(), lately);
+        ClassRequest request = new ClassRequest(lesson.minutes(), lesson.focus(), lesson.shape(), students, lesson.fixed(), lesson.out(), lately, only);
         Setting house = OddsQuestion.ofNobody(lesson.aim().map(Id::value).orElse(null), lesson.read(), lesson.late(), null, null)
                 .toSetting(map.index());
         // The request is part of the question, so that nothing planned for others, or before they came, is ever given.

@@ -81,7 +81,7 @@ record LessonView(@NotBlank @Size(max = 90) String title, @NotNull LocalDate day
                 .map(e -> new SpanView(e.getKey().code(), e.getValue().least(), e.getValue().most())).toList();
     }
 
-    private static List<CoupleView> couples(Set<Couple> couples) {
+    static List<CoupleView> couples(Set<Couple> couples) {
         return couples.stream().sorted(Comparator.comparing(Couple::one).thenComparing(Couple::other))
                 .map(couple -> new CoupleView(couple.one(), couple.other())).toList();
     }

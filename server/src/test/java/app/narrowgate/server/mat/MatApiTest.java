@@ -5,13 +5,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.narrowgate.server.DemoMapTest;
 import app.narrowgate.server.TestClient;
 import app.narrowgate.server.TestClient.Answer;
+import app.narrowgate.server.TestServer;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -20,6 +26,20 @@ class MatApiTest extends DemoMapTest {
 
     private static final String DAY = "2032-05-04";
     private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    @TempDir
+    private static Path folder;
+    private static Path clock;
+    private static int ahead;
+
+    /** Takes the place of the server that the others share: this one's clock can be put ahead. */
+    @BeforeAll
+    static void start() {
+        clock = folder.resolve("ahead");
+        server = TestServer.start("--narrowgate.clock-ahead-file=" + clock);
+        client = server.signedIn();
+        map = "/api/maps/" + client.firstMap();
+    }
 
     private static List<String> grownUps() {
         return StreamSupport.stream(client.get("/api/people").json().spliterator(), false)
@@ -141,19 +161,43 @@ class MatApiTest extends DemoMapTest {
         return groups;
     }
 
+    /** Puts the server's clock ahead, by so many seconds more. */
+    private static void later(int seconds) throws IOException {
+        ahead += seconds;
+        Files.writeString(clock, Integer.toString(ahead));
+    }
+
     @Test
-    void whatReallyHappenedIsKeptWithTheClass() {
+    void whatReallyHappenedIsKeptWithTheClass() throws IOException {
         String at = onTheMat(6);
         JsonNode mat = mat(at);
-        pressed(at, "start", mat.get("step").intValue(), "");
         JsonNode second = mat.get("parts").get(1);
+        JsonNode shown = second.get("steps").get(0);
+        pressed(at, "start", mat.get("step").intValue(), "");
         pressed(at, "skip", mat.get("step").intValue(), "");
-        // Where something is shown the clock goes on until somebody says so; pressed a while ago, and it counts from then.
-        client.post(at + "/mat/presses", press(UUID.randomUUID(), "forward", second.get("steps").get(0).get("number").intValue(), ""));
+        later(200);
+        assertThat(mat(at).get("step")).as("shown until somebody says so").isEqualTo(shown.get("number"));
+        assertThat(mat(at).get("left").longValue()).isNegative();
+        pressed(at, "forward", shown.get("number").intValue(), "");
+        later(20);
+        JsonNode round = second.get("steps").get(2);
+        assertThat(mat(at).get("step")).isEqualTo(round.get("number"));
+        later(120);
+        UUID late = UUID.randomUUID();
+        assertThat(client.post(at + "/mat/presses", press(late, "stop", 0, "").replace("\"ago\":0", "\"ago\":60000")).json().get("state").stringValue())
+                .as("pressed a minute ago, while the network was away").isEqualTo("stopped");
+        later(1_000);
         JsonNode over = pressed(at, "finish", 0, "");
         assertThat(over.get("state").stringValue()).isEqualTo("over");
-        JsonNode again = pressed(at, "go", 0, "");
-        assertThat(again.get("state").stringValue()).isEqualTo("running");
+        JsonNode kept = client.get(at + "?today=" + DAY).json();
+        JsonNode came = kept.get("came");
+        assertThat(came).hasSize(1);
+        assertThat(came.get(0).get("unit")).isEqualTo(second.get("unit"));
+        assertThat(came.get(0).get("minutes").intValue()).isEqualTo(5);
+        assertThat(kept.get("plan").get("lines").size()).as("the class is shown as it came").isEqualTo(1);
+        assertThat(client.put(at, "{\"version\":%d,\"over\":false,\"lesson\":%s}".formatted(kept.get("version").intValue(), kept.get("lesson"))).json()
+                .get("came")).as("correcting who was there changes nothing that came").isEqualTo(came);
+        assertThat(pressed(at, "go", 0, "").get("state").stringValue()).isEqualTo("running");
     }
 
     /** A stranger without a sign-in. */
