@@ -184,3 +184,17 @@ export const INJURY_LABEL: Record<string, string> = {
   ankle: "ankle",
   "lower-back": "lower back",
 };
+
+/** The parts of a class. */
+export const SECTION_LABEL: Record<
+  "warm-up" | "recall" | "new" | "chain" | "called" | "live" | "talk",
+  string
+> = {
+  "warm-up": "Warm-up",
+  recall: "Recall",
+  new: "New",
+  chain: "Chain",
+  called: "Called",
+  live: "Live",
+  talk: "Talk",
+};

@@ -50,6 +50,9 @@ const AuditPage = lazy(() => import("../features/gym").then((m) => ({ default: m
 const LettersPage = lazy(() => import("../features/gym").then((m) => ({ default: m.LettersPage })));
 const LinksPage = lazy(() => import("../features/share").then((m) => ({ default: m.LinksPage })));
 const SharedCardPage = lazy(() => import("../features/paper").then((m) => ({ default: m.SharedCardPage })));
+const MatPage = lazy(() => import("../features/mat").then((m) => ({ default: m.MatPage })));
+const MatNowPage = lazy(() => import("../features/mat").then((m) => ({ default: m.MatNowPage })));
+const ScreenPage = lazy(() => import("../features/mat").then((m) => ({ default: m.ScreenPage })));
 const YourselfPage = lazy(() => import("../features/yourself").then((m) => ({ default: m.YourselfPage })));
 
 export function App() {
@@ -69,6 +72,21 @@ export function App() {
           <Route path="/come-in" element={<ComeInPage />} />
           <Route path="/card" element={<SharedCardPage />} />
           <Route path="/open" element={<OpenGymPage />} />
+          <Route path="/screen" element={<ScreenPage />} />
+          <Route path="/clicker" element={<ScreenPage />} />
+          <Route path="/feeder" element={<ScreenPage />} />
+        </Route>
+        {/* The mat is a mode: nothing of the house stands around it. */}
+        <Route
+          element={
+            <Gatekeeper>
+              <BoundedRoute />
+            </Gatekeeper>
+          }
+        >
+          <Route element={<Only right="run-classes" />}>
+            <Route path="/map/:mapId/class/:lesson/mat" element={<MatPage />} />
+          </Route>
         </Route>
         <Route
           path="*"
@@ -118,6 +136,9 @@ function Inside() {
           <Route path="/map/:mapId/class" element={<TonightPage />} />
           <Route path="/map/:mapId/class/:lesson" element={<ClassPage />} />
           <Route path="/map/:mapId/classes" element={<ClassesPage />} />
+        </Route>
+        <Route element={<Only right="run-classes" />}>
+          <Route path="/map/:mapId/mat" element={<MatNowPage />} />
         </Route>
         <Route element={<Only right="edit-maps" />}>
           <Route path="/map/:mapId/workshop/:list?" element={<WorkshopPage />} />

@@ -72,6 +72,7 @@ export function placesOf(mapId: string, may: May): Place[] {
         { title: "All classes", to: paths.lessons(mapId) },
       ],
     },
+    { title: "Mat", to: paths.matNow(mapId), right: "run-classes", views: [] },
     { ...PEOPLE, views: [] },
   ];
   // A place leads to the first of its views that one may see.

@@ -1,7 +1,8 @@
 import { useEffect, useState } from "react";
 import { Heading } from "../../ui/Heading";
 import type { Drill, Plan } from "./design";
-import { canSpeak, say, useSpoken } from "./spoken";
+import { canSpeak, say } from "../../ui/voice";
+import { useSpoken } from "./spoken";
 import { isShown, linkOf, turnsOf, wordOf, type Step } from "./turns";
 import { givenAs } from "./words";
 

@@ -12,7 +12,7 @@ import { together, Waiting } from "../../ui/Waiting";
 import { paths, useMap } from "../map";
 import { settingQuery, useWrittenSetting } from "../odds";
 import { useReadings } from "./readings";
-import { canSpeak, say, sayNoMore } from "./spoken";
+import { canSpeak, say, sayNoMore } from "../../ui/voice";
 import { milliseconds, middle, stillToCome, type Read } from "./sitting";
 import { TrainerEnd } from "./TrainerEnd";
 import { useMay } from "../session";

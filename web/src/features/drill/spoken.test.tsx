@@ -1,6 +1,7 @@
 import { act, renderHook } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { canSpeak, say, sayNoMore, useSpoken } from "./spoken";
+import { canSpeak, say, sayNoMore } from "../../ui/voice";
+import { useSpoken } from "./spoken";
 
 class Said {
   onend?: () => void;

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from "react";
+import { say, sayNoMore } from "../../ui/voice";
 
 /** A call to speak; the silent ones only take their time. */
 export interface SpokenCall {
@@ -8,23 +9,6 @@ export interface SpokenCall {
 }
 
 const COUNT_IN = 3;
-
-export function canSpeak(): boolean {
-  return "speechSynthesis" in globalThis && "SpeechSynthesisUtterance" in globalThis;
-}
-
-/** Says it, instead of what is being said; `done` is called when it has been said to the end. */
-export function say(word: string, done?: () => void): void {
-  if (!canSpeak()) return;
-  speechSynthesis.cancel();
-  const said = new SpeechSynthesisUtterance(word);
-  if (done) said.onend = done;
-  speechSynthesis.speak(said);
-}
-
-export function sayNoMore(): void {
-  if (canSpeak()) speechSynthesis.cancel();
-}
 
 /** Speaks a row of calls with a count-in, each after the time the one before takes; shows where it is either way. */
 export function useSpoken(calls: SpokenCall[], showing: (at: number) => void) {

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from "react";
-import { useNavigate, useParams, useSearchParams } from "react-router";
+import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { problemOf, type Problem, type Schemas } from "../../api/client";
 import { isTyping } from "../../ui/commands";
 import { Gate } from "../../ui/Gate";
@@ -19,7 +19,7 @@ import { Here } from "./Here";
 import { LeftOut } from "./LeftOut";
 import { fixing, hereIn, retitled, useKeepClass, useLesson, type Lesson, type Planned } from "./lesson";
 import { Lines } from "./Lines";
-import { KeptApart, Pairs } from "./Pairs";
+import { KeptApart, Pairs, Partners } from "./Pairs";
 import { Shape } from "./Shape";
 import { Timeline } from "./Timeline";
 import { shortNames } from "./words";
@@ -53,7 +53,8 @@ function ClassSheet({
   const [pressed, setPressed] = useState<string>();
   const { change, undo, problem } = held;
   const lesson = held.lesson ?? given.lesson;
-  const over = lesson.day < isoDay(new Date());
+  const ran = given.came.length > 0;
+  const over = ran || lesson.day < isoDay(new Date());
   const planned = over ? unfixed(given) : given;
   useUndoKey(undo);
   const short = shortNames(people);
@@ -109,7 +110,9 @@ function ClassSheet({
         )}
         {over && (
           <p className="mt-2 text-quiet">
-            This class is over. What came in it stays as it was planned; who was here can be corrected.
+            {ran
+              ? "This class was run, and stands here as it came. Who was here can be corrected, and how long each part took."
+              : "This class is over. What came in it stays as it was planned; who was here can be corrected."}
           </p>
         )}
         {planned.changed && !held.saving && (
@@ -149,6 +152,7 @@ function ClassSheet({
                 may={may && !over}
                 onChoose={choose}
                 change={change}
+                correct={may && ran ? held.correct : undefined}
               />
               <p className="mt-2 text-quiet">
                 Tap early, let go at once. Your own judgement, the rules of the gym and the law come before
@@ -164,7 +168,8 @@ function ClassSheet({
         </main>
         {planned.plan && (
           <aside className="space-y-4 border-rule px-5 pt-3 max-xl:border-t lg:max-xl:col-span-2 lg:max-xl:mt-4 lg:max-xl:grid lg:max-xl:grid-cols-2 lg:max-xl:gap-x-8 xl:border-l xl:pl-4">
-            {line && (
+            {line && ran && <Partners planned={planned} line={line} names={names} />}
+            {line && !ran && (
               <Pairs
                 map={map}
                 planned={planned}
@@ -287,6 +292,13 @@ function Actions({
   return (
     <div>
       <p className="flex flex-wrap items-center gap-x-4 gap-y-1">
+        {planned.plan && planned.came.length === 0 && (
+          <May right="run-classes">
+            <Link className="plate inline-flex items-center no-underline" to={paths.mat(map.id, planned.id)}>
+              On the mat
+            </Link>
+          </May>
+        )}
         <May right="plan-classes">
           <button type="button" className="word" disabled={busy} onClick={() => void again()}>
             Same in a week

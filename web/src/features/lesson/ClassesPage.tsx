@@ -12,7 +12,7 @@ import { indexOf } from "../../model/mapIndex";
 import { isoDay, weekday } from "./days";
 import { useClasses, useKeepClass, type Listed } from "./lesson";
 import { NewClass } from "./TonightPage";
-import { SECTION_LABEL } from "./words";
+import { SECTION_LABEL } from "../../labels";
 
 /** The classes that are planned and those that were, the coming ones first. */
 export function ClassesPage() {

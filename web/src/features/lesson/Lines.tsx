@@ -30,6 +30,7 @@ export function Lines({
   may,
   onChoose,
   change,
+  correct,
 }: {
   map: Schemas["Map"];
   planned: Planned;
@@ -39,6 +40,8 @@ export function Lines({
   may: boolean;
   onChoose: (key: string) => void;
   change: (part: Partial<Lesson>) => void;
+  /** Says how long a part really took; missing where nothing was run, or who looks may not. */
+  correct?: (unit: string, minutes: number) => void;
 }) {
   const plan = planned.plan!;
   return (
@@ -56,6 +59,7 @@ export function Lines({
             may={may}
             onChoose={() => onChoose(line.unit.key)}
             change={change}
+            correct={correct}
           />
         ))}
       </ol>
@@ -93,6 +97,7 @@ function LineRow({
   may,
   onChoose,
   change,
+  correct,
 }: {
   map: Schemas["Map"];
   planned: Planned;
@@ -103,6 +108,7 @@ function LineRow({
   may: boolean;
   onChoose: () => void;
   change: (part: Partial<Lesson>) => void;
+  correct?: (unit: string, minutes: number) => void;
 }) {
   const [params] = useSearchParams();
   const { unit } = line;
@@ -116,7 +122,7 @@ function LineRow({
       className={`grid grid-cols-[3.2rem_5.5rem_minmax(0,1fr)] gap-x-3 border-b border-rule py-2 mid:grid-cols-[3.2rem_5.5rem_92px_minmax(0,1fr)_5.5rem_3rem] ${chosen ? "bg-lane" : ""}`}
     >
       <p className="pt-1.5 pl-1 text-quiet lg:pt-0.5">{clockAfter(planned.lesson.starts, line.from)}</p>
-      <Minutes line={line} title={title} may={may} lesson={lesson} change={change} />
+      <Minutes line={line} title={title} may={may} lesson={lesson} change={change} correct={correct} />
       <div className="max-mid:hidden">
         {unit.place && <PlacePicture map={map} place={unit.place} width={PICTURE} silent />}
       </div>
@@ -200,23 +206,26 @@ function Minutes({
   may,
   lesson,
   change,
+  correct,
 }: {
   line: Line;
   title: string;
   may: boolean;
   lesson: Lesson;
   change: (part: Partial<Lesson>) => void;
+  correct?: (unit: string, minutes: number) => void;
 }) {
   const { key } = line.unit;
-  const minutes = minutesOf(lesson, line);
-  const step = (by: number) => change(fixing(lesson, key, Math.max(1, minutes + by)));
+  const minutes = correct ? line.minutes : minutesOf(lesson, line);
+  const step = (by: number) =>
+    correct ? correct(key, minutes + by) : change(fixing(lesson, key, Math.max(1, minutes + by)));
   const small = "grid h-11 w-6 place-items-center text-quiet hover:text-ink lg:h-7 lg:w-5 disabled:invisible";
   return (
     <div className="flex items-start justify-center">
       <button
         type="button"
         className={small}
-        disabled={!may || minutes <= 1}
+        disabled={!(may || correct) || minutes <= 1}
         aria-label={`One minute less: ${title}`}
         onClick={() => step(-1)}
       >
@@ -236,7 +245,7 @@ function Minutes({
       <button
         type="button"
         className={small}
-        disabled={!may}
+        disabled={!(may || correct)}
         aria-label={`One minute more: ${title}`}
         onClick={() => step(1)}
       >

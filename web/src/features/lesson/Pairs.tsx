@@ -1,7 +1,8 @@
 import type { Schemas } from "../../api/client";
 import { clockAfter } from "./days";
 import { holds, keeping, parting, type Group, type Lesson, type Line, type Planned } from "./lesson";
-import { groupInWords, listed, SECTION_LABEL, unitTitle, type Names } from "./words";
+import { SECTION_LABEL } from "../../labels";
+import { groupInWords, listed, unitTitle, type Names } from "./words";
 
 /** Who works with whom in a line of the plan, and why. */
 export function Pairs({
@@ -39,18 +40,44 @@ export function Pairs({
         )}
       </h2>
       <p className="truncate text-quiet">{unitTitle(map, line.unit, planned.plan ?? undefined)}</p>
-      <ul className="mt-1">
-        {line.groups.map((group) => (
-          <Pair
-            key={group.people.join()}
-            group={group}
-            lesson={lesson}
-            names={names}
-            may={may}
-            change={change}
-          />
-        ))}
-      </ul>
+      {[line.groups, ...line.later].map((groups, i) => (
+        <div key={i}>
+          {i > 0 && <h3 className="mt-2 text-[14px]">Then, partners changed</h3>}
+          <ul className="mt-1">
+            {groups.map((group) => (
+              <Pair
+                key={group.people.join()}
+                group={group}
+                lesson={lesson}
+                names={names}
+                may={may}
+                change={change}
+              />
+            ))}
+          </ul>
+        </div>
+      ))}
+    </section>
+  );
+}
+
+/** Who really worked with whom in a part of a class that was run. */
+export function Partners({ planned, line, names }: { planned: Planned; line: Line; names: Names }) {
+  const pairs = planned.came.find((one) => one.unit === line.unit.key)?.pairs ?? [];
+  return (
+    <section aria-label="Who worked with whom">
+      <h2 className="text-base">Who worked with whom</h2>
+      {pairs.length === 0 ? (
+        <p className="text-quiet">Nobody had a partner in it.</p>
+      ) : (
+        <ul className="mt-1">
+          {pairs.map(({ one, other }) => (
+            <li key={`${one} ${other}`} className="border-b border-rule py-1">
+              {names(one)} and {names(other)}
+            </li>
+          ))}
+        </ul>
+      )}
     </section>
   );
 }

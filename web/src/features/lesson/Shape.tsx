@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { Committed } from "./Asked";
 import type { Lesson, Planned } from "./lesson";
-import { SECTION_LABEL } from "./words";
+import { SECTION_LABEL } from "../../labels";
 
 /** How long each part may last: that of the shape, or the class's own once one of them is changed. */
 export function Shape({

@@ -2,7 +2,8 @@ import { useRef, useState, type PointerEvent } from "react";
 import type { Schemas } from "../../api/client";
 import { clockAfter } from "./days";
 import { minutesOf, type Lesson, type Line, type Planned } from "./lesson";
-import { lineTitle, SECTION_LABEL, unitTitle } from "./words";
+import { SECTION_LABEL } from "../../labels";
+import { lineTitle, unitTitle } from "./words";
 
 const GROUND: Record<Line["unit"]["section"], string> = {
   "warm-up": "bg-rule text-ink",

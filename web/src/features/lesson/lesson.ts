@@ -33,6 +33,24 @@ export function useClasses(mapId: string | undefined) {
   });
 }
 
+function lessonQuery(mapId: string | undefined, id: string) {
+  return {
+    queryKey: ["class", mapId, id],
+    enabled: mapId !== undefined,
+    queryFn: () =>
+      unwrap(
+        api.GET("/api/maps/{mapId}/classes/{lesson}", {
+          params: { path: { mapId: mapId!, lesson: id }, query: { today: isoDay(new Date()) } },
+        }),
+      ),
+  };
+}
+
+/** What was left out of a class's plan. */
+export function useLeftOut(mapId: string | undefined, id: string) {
+  return useQuery({ ...lessonQuery(mapId, id), select: (planned: Planned) => planned.plan?.leftOut ?? [] });
+}
+
 /** The class of today, or the next one. */
 export function nearest(classes: Listed[], today: string): Listed | undefined {
   return classes.find((one) => one.day >= today);
@@ -130,16 +148,7 @@ export function useKeepClass(mapId: string) {
 export function useLesson(mapId: string | undefined, id: string) {
   const queries = useQueryClient();
   const key = ["class", mapId, id];
-  const query = useQuery({
-    queryKey: key,
-    enabled: mapId !== undefined,
-    queryFn: () =>
-      unwrap(
-        api.GET("/api/maps/{mapId}/classes/{lesson}", {
-          params: { path: { mapId: mapId!, lesson: id }, query: { today: isoDay(new Date()) } },
-        }),
-      ),
-  });
+  const query = useQuery(lessonQuery(mapId, id));
   const [draft, setDraft] = useState<Lesson>();
   const [problem, setProblem] = useState<Problem>();
   const [before, setBefore] = useState<Lesson[]>([]);
@@ -201,6 +210,28 @@ export function useLesson(mapId: string | undefined, id: string) {
             setDraft(last);
             void send(last);
           },
+    /** Says how long a part of a class that was run really took. */
+    correct: async (unit: string, minutes: number) => {
+      const now = queries.getQueryData<Planned>(key);
+      if (!now || going.current) return;
+      going.current = true;
+      setSaving(true);
+      try {
+        const planned = await unwrap(
+          api.PUT("/api/maps/{mapId}/classes/{lesson}", {
+            params: { path: { mapId: mapId!, lesson: id } },
+            body: { version: now.version, lesson: now.lesson, over: true, came: [{ unit, minutes }] },
+          }),
+        );
+        queries.setQueryData(key, planned);
+        setProblem(undefined);
+      } catch (error) {
+        setProblem(problemOf(error));
+      } finally {
+        going.current = false;
+        setSaving(false);
+      }
+    },
     /** Sends once more what was refused, such as after the network came back. */
     again: () => {
       if (draft) void send(draft);

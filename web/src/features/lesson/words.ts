@@ -1,18 +1,8 @@
 import type { Schemas } from "../../api/client";
-import { INJURY_LABEL } from "../../labels";
+import { INJURY_LABEL, SECTION_LABEL } from "../../labels";
 import { placeTitle, reactionTitle, lowerFirst } from "../map";
 import type { Group, Line, Plan, Planned, Unit } from "./lesson";
 import { weekday } from "./days";
-
-export const SECTION_LABEL: Record<Unit["section"], string> = {
-  "warm-up": "Warm-up",
-  recall: "Recall",
-  new: "New",
-  chain: "Chain",
-  called: "Called",
-  live: "Live",
-  talk: "Talk",
-};
 
 export const SHAPE_LABEL: Record<NonNullable<Schemas["Lesson"]["usual"]>, string> = {
   "step-by-step": "Step by step",

@@ -30,6 +30,8 @@ export const paths = {
   /** The class of today, or the next one. */
   tonight: (mapId: string) => `/map/${mapId}/class`,
   lesson: (mapId: string, lesson: string) => `/map/${mapId}/class/${lesson}`,
+  mat: (mapId: string, lesson: string) => `/map/${mapId}/class/${lesson}/mat`,
+  matNow: (mapId: string) => `/map/${mapId}/mat`,
   lessons: (mapId: string) => `/map/${mapId}/classes`,
   drills: (mapId: string) => `/map/${mapId}/drills`,
   drillSheet: (mapId: string) => `/map/${mapId}/drills/sheet`,

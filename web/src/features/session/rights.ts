@@ -10,6 +10,7 @@ export const RIGHTS = [
   "read-maps",
   "see-people",
   "read-classes",
+  "run-classes",
   "plan-classes",
   "edit-maps",
   "keep-drills",

@@ -37,6 +37,7 @@ export function TwoBodies({
   over,
   box = picture,
   frame = framed(picture, box),
+  named = width >= NAMED,
   className = "",
 }: {
   picture: DrawnPicture;
@@ -58,6 +59,8 @@ export function TwoBodies({
   box?: { width: number; height: number };
   /** The same told by its corner, in units of the picture. */
   frame?: Frame;
+  /** Whether what is held and hidden has its name on it. */
+  named?: boolean;
   className?: string;
 }) {
   const parts = new Set(SEGMENTS.filter((s) => s in held).map((s) => partOf(s, picture.near)));
@@ -134,7 +137,7 @@ export function TwoBodies({
               vectorEffect="non-scaling-stroke"
             />
           ))}
-      {width >= NAMED &&
+      {named &&
         !over &&
         [...hidden].map((part) => {
           const at = placeOf(picture, part);

@@ -19,6 +19,8 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import jakarta.validation.constraints.NotBlank;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -97,7 +99,14 @@ class LessonController {
     /** A change of a class, made on a state. */
     @Schema(name = "ClassChange")
     record ClassChange(@Min(1) @Max(1_000_000) int version, @NotNull @Valid LessonView lesson,
-            @Schema(description = "True for a class that is over: what came in it stays as it was planned") boolean over) {
+            @Schema(description = "True for a class that is over: what came in it stays as it was planned") boolean over,
+            @Nullable @Size(max = 100) @Schema(description = "Of a class that was run, parts that took longer or shorter than was written down")
+            List<@NotNull @Valid Correction> came) {
+    }
+
+    /** How long a part really took; 0 where it did not come. */
+    @Schema(name = "CameCorrection")
+    record Correction(@NotBlank @Size(max = 140) String unit, @Min(0) @Max(180) int minutes) {
     }
 
     /** A shape of the house. */
@@ -164,12 +173,20 @@ class LessonController {
         Lesson asked = change.lesson().toLesson();
         Lesson before = lessons.one(mapId, id).lesson();
         if (change.over() || isOver(before)) {
-            Lesson corrected = asked.planned(before.planned()).came(asked.here(), before.came());
+            Lesson corrected = asked.planned(before.planned()).came(asked.here(), corrected(before.came(), change.came()));
             PlannedLesson came = planner.asItWas(map, id, corrected, who);
             return view(lessons.change(mapId, id, change.version(), corrected, who.id()), came, false, who);
         }
         PlannedLesson planned = planner.plan(map, id, asked, who);
         return view(lessons.change(mapId, id, change.version(), planned.in(asked), who.id()), planned, false, who);
+    }
+
+    private static List<Lesson.Came> corrected(List<Lesson.Came> came, @Nullable List<Correction> corrections) {
+        Map<String, Integer> minutes = corrections == null ? Map.of() : corrections.stream()
+                .collect(Collectors.toMap(Correction::unit, Correction::minutes, (one, later) -> later));
+        return came.stream().filter(one -> minutes.getOrDefault(one.unit(), one.minutes()) > 0)
+                .map(one -> new Lesson.Came(one.unit(), one.section(), minutes.getOrDefault(one.unit(), one.minutes()), one.reactions(), one.pairs()))
+                .toList();
     }
 
     /** True for a class that was run to its end: what came in it stays, whatever day it is. */

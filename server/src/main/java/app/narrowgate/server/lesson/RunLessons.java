@@ -41,6 +41,11 @@ public class RunLessons {
         return lessons.one(mapId, id).lesson();
     }
 
+    /** The state of a class as it is kept; another one after each change. */
+    public int version(UUID mapId, UUID id) {
+        return lessons.one(mapId, id).version();
+    }
+
     /** A class with what comes of it now. */
     public PlannedLesson planned(StoredMap map, UUID id, SignedIn by) {
         return planner.plan(map, id, lesson(map.id(), id), by);

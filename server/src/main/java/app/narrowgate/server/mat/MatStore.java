@@ -64,20 +64,27 @@ class MatStore {
     }
 
     /**
-     * Lays a class out to run, as it is planned now; one that is laid out already stays as it is.
+     * Lays a class out to run, as it is planned now. One that is laid out already stays as it is, unless it has not begun and its plan
+     * has been changed since.
      *
      * @throws app.narrowgate.core.check.RefusedException where nothing is planned
      */
     @Transactional
     Kept layOut(UUID mapId, UUID lesson, SignedIn by) {
         maps.requireChangeable(mapId);
-        Lesson kept = lessons.lesson(mapId, lesson);
-        if (mapper.byLesson(lesson).isEmpty()) {
+        int from = lessons.version(mapId, lesson);
+        Optional<MatRow> there = mapper.held(lesson);
+        if (there.map(MatRow::body).map(MatText::read).filter(one -> one.run().state() != MatRun.State.READY || one.from() == from).isEmpty()) {
             StoredMap map = maps.head(mapId);
             PlannedLesson planned = lessons.planned(map, lesson, by);
             List<MatPart> parts = planned.plan().map(plan -> MatScript.of(map.index(), plan, planned.rounds())).orElse(List.of());
-            MatRun run = MatRun.ready(parts, kept.here(), now());
-            mapper.insert(lesson, mapId, MatText.write(new MatText.Running(run, List.of())), now());
+            MatRun run = MatRun.ready(parts, lessons.lesson(mapId, lesson).here(), now());
+            String body = MatText.write(new MatText.Running(run, List.of(), from));
+            if (there.isPresent()) {
+                mapper.update(lesson, body, now());
+            } else {
+                mapper.insert(lesson, mapId, body, now());
+            }
             ring(lesson);
         }
         return one(mapId, lesson);
@@ -136,7 +143,7 @@ class MatStore {
         if (after.state() == MatRun.State.OVER && by.isEmpty()) {
             return kept(row);
         }
-        mapper.update(lesson, MatText.write(new MatText.Running(after, heard)), now());
+        mapper.update(lesson, MatText.write(new MatText.Running(after, heard, before.from())), now());
         if (!after.equals(before.run())) {
             ring(lesson);
         }

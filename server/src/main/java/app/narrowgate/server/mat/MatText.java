@@ -20,8 +20,9 @@ final class MatText {
      * A running class with the presses that it has heard.
      *
      * @param heard ids of the last presses, so that one that is sent twice counts once
+     * @param from the state of the class from which it was laid out
      */
-    record Running(MatRun run, List<UUID> heard) {
+    record Running(MatRun run, List<UUID> heard, int from) {
         Running {
             heard = List.copyOf(heard);
         }

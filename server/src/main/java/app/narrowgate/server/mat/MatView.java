@@ -27,7 +27,7 @@ record MatView(UUID lesson, String title, String gym, int version, @Schema(descr
     @Schema(name = "MatPart")
     record MatPartView(String unit, @Nullable @Schema(description = "Missing for a break", allowableValues = {"warm-up", "recall", "new", "chain", "called",
         "live", "talk"}) String section, String title, @Nullable String place, @Nullable String placeTitle, Map<String, String> held,
-            @Nullable String other, @Nullable String otherTitle, List<AnswerView> answers,
+            @Nullable String other, @Nullable String otherTitle, Map<String, String> heldOther, List<AnswerView> answers,
             @Schema(description = "What whoever feeds does") @Nullable String feeder, @Nullable @Schema(description = "When to stop") String stop,
             List<String> cautions, List<MistakeView> mistakes, List<MatStepView> steps,
             @Schema(description = "Groups by first names; one list for each change of partners") List<List<List<String>>> bouts, boolean inserted) {

@@ -9,7 +9,6 @@ import app.narrowgate.core.map.LinkRef;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.PartKind;
 import app.narrowgate.core.map.Reaction;
-import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.mat.MatPart;
 import app.narrowgate.core.mat.MatRun;
@@ -68,16 +67,19 @@ final class MatViews {
     }
 
     private MatView.MatPartView part(MatPart part) {
-        Optional<Situation> place = part.place().flatMap(index::situation);
-        Map<String, String> held = new LinkedHashMap<>();
-        place.ifPresent(one -> one.held().forEach((segment, by) -> held.put(segment.code(), by)));
         return new MatView.MatPartView(part.unit(), part.section().map(Coded::code).orElse(null), title(part), part.place().map(Id::value).orElse(null),
-                part.place().map(index::placeTitle).orElse(null), held, part.other().map(Id::value).orElse(null),
-                part.other().map(index::placeTitle).orElse(null), part.links().stream().map(this::answer).toList(),
+                part.place().map(index::placeTitle).orElse(null), held(part.place()), part.other().map(Id::value).orElse(null),
+                part.other().map(index::placeTitle).orElse(null), held(part.other()), part.links().stream().map(this::answer).toList(),
                 part.drill().map(DrillKind::feeder).orElse(null), part.drill().map(DrillKind::stop).orElse(null), cautions(part), mistakes(part),
                 part.steps().stream().map(step -> step(part, step)).toList(),
                 part.bouts().stream().map(groups -> groups.stream().map(group -> group.stream().map(this::name).toList()).toList()).toList(),
                 part.inserted());
+    }
+
+    private Map<String, String> held(Optional<Id> place) {
+        Map<String, String> held = new LinkedHashMap<>();
+        place.flatMap(index::situation).ifPresent(one -> one.held().forEach((segment, by) -> held.put(segment.code(), by)));
+        return held;
     }
 
     private String title(MatPart part) {

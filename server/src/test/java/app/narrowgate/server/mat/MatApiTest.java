@@ -197,7 +197,25 @@ class MatApiTest extends DemoMapTest {
         assertThat(kept.get("plan").get("lines").size()).as("the class is shown as it came").isEqualTo(1);
         assertThat(client.put(at, "{\"version\":%d,\"over\":false,\"lesson\":%s}".formatted(kept.get("version").intValue(), kept.get("lesson"))).json()
                 .get("came")).as("correcting who was there changes nothing that came").isEqualTo(came);
+        JsonNode shorter = client.put(at, "{\"version\":%d,\"over\":true,\"lesson\":%s,\"came\":[{\"unit\":%s,\"minutes\":3}]}".formatted(
+                kept.get("version").intValue() + 1, kept.get("lesson"), came.get(0).get("unit"))).json();
+        assertThat(shorter.get("came").get(0).get("minutes").intValue()).isEqualTo(3);
+        assertThat(shorter.get("came").get(0).get("pairs")).isEqualTo(came.get(0).get("pairs"));
         assertThat(pressed(at, "go", 0, "").get("state").stringValue()).isEqualTo("running");
+    }
+
+    /** Until it has begun, what is on the mat is what is planned; afterwards the plan may change and the class goes on. */
+    @Test
+    void aPlanThatIsChangedBeforeTheClassBeginsIsLaidOutAnew() {
+        String at = onTheMat(6);
+        JsonNode kept = client.get(at + "?today=" + DAY).json();
+        String longer = kept.get("lesson").toString().replace("\"minutes\":60", "\"minutes\":75");
+        client.put(at, "{\"version\":1,\"over\":false,\"lesson\":%s}".formatted(longer));
+        assertThat(seconds(mat(at))).isEqualTo(60 * 60);
+        assertThat(seconds(client.post(at + "/mat", "").json().get("mat"))).isEqualTo(75 * 60);
+        pressed(at, "start", mat(at).get("step").intValue(), "");
+        client.put(at, "{\"version\":2,\"over\":false,\"lesson\":%s}".formatted(kept.get("lesson")));
+        assertThat(seconds(client.post(at + "/mat", "").json().get("mat"))).isEqualTo(75 * 60);
     }
 
     /** A stranger without a sign-in. */

@@ -1,0 +1,3 @@
+export { MatNowPage } from "./MatNowPage";
+export { MatPage } from "./MatPage";
+export { ScreenPage } from "./ScreenPage";

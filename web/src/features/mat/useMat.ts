@@ -1,0 +1,171 @@
+import { useCallback, useEffect, useRef, useState } from "react";
+import { api, isForLater, problemOf, unwrap, type Problem } from "../../api/client";
+import { outbox, useWaiting } from "../../ui/outbox";
+import { later, pressed, type Mat, type Press } from "./clock";
+import { follow } from "./stream";
+
+/** A press on its way. */
+export interface OnItsWay {
+  /** The class that it is for. */
+  lesson: string;
+  press: Press;
+  /** When it was made, by this device's clock. */
+  at: number;
+}
+
+/** What was pressed while the network was away; it survives a reload. */
+const PRESSES = outbox<OnItsWay>("presses");
+
+/** How a class was told to stand, and when. */
+interface Told {
+  mat: Mat;
+  at: number;
+}
+
+export type Steer = (deed: Press["deed"], more?: Partial<Press>) => void;
+
+/**
+ * A class that is followed: how it stands now by this device's clock, whether the line to the server stands, and what steers
+ * it. A press shows at once and is sent after the ones before it; one that finds no network waits for it.
+ */
+export function useMat(
+  first: Mat,
+  source: { events: string; body: unknown; send: (press: Press) => Promise<Mat> },
+) {
+  const [told, setTold] = useState<Told>(() => ({ mat: first, at: Date.now() }));
+  const [isConnected, setConnected] = useState(true);
+  const [gone, setGone] = useState<"withdrawn" | "off">();
+  const [problem, setProblem] = useState<Problem>();
+  const all = useWaiting(PRESSES);
+  const waiting = all.filter((one) => one.lesson === first.lesson);
+  const latest = useRef(told);
+  const sending = useRef(false);
+  const send = useRef(source.send);
+  useEffect(() => {
+    send.current = source.send;
+  });
+
+  const tell = useCallback((mat: Mat) => {
+    latest.current = { mat, at: Date.now() };
+    setTold(latest.current);
+  }, []);
+
+  const mine = useCallback(
+    () => PRESSES.waiting().filter((one) => one.lesson === first.lesson),
+    [first.lesson],
+  );
+  const drop = useCallback(
+    (id: string) => PRESSES.keep(PRESSES.waiting().filter((one) => one.press.id !== id)),
+    [],
+  );
+
+  const flush = useCallback(async () => {
+    if (sending.current) return;
+    sending.current = true;
+    try {
+      for (let next = mine()[0]; next; next = mine()[0]) {
+        try {
+          const mat = await send.current({ ...next.press, ago: Math.max(0, Date.now() - next.at) });
+          drop(next.press.id);
+          setProblem(undefined);
+          if (mine().length === 0) tell(mat);
+        } catch (error) {
+          if (isForLater(error)) return;
+          // What is refused is not asked again; the class is shown as it stands.
+          drop(next.press.id);
+          setProblem(problemOf(error));
+        }
+      }
+    } finally {
+      sending.current = false;
+    }
+  }, [drop, mine, tell]);
+
+  const body = JSON.stringify(source.body);
+  useEffect(() => {
+    const end = new AbortController();
+    void follow(
+      source.events,
+      JSON.parse(body),
+      ({ event, data }) => {
+        setConnected(true);
+        if (event === "gone") {
+          setGone("withdrawn");
+          end.abort();
+        } else if (event === "away") {
+          setGone("off");
+        } else if (event === "mat" && mine().length === 0) {
+          setGone(undefined);
+          tell(JSON.parse(data) as Mat);
+        }
+      },
+      (is) => {
+        setConnected(is);
+        if (is) void flush();
+      },
+      end.signal,
+    ).then(() => {
+      if (!end.signal.aborted) setGone("withdrawn");
+    });
+    return () => end.abort();
+  }, [source.events, body, flush, mine, tell]);
+
+  const steer: Steer = useCallback(
+    (deed, more = {}) => {
+      const now = later(latest.current.mat, Date.now() - latest.current.at);
+      const press: Press = { id: crypto.randomUUID(), deed, step: now.step, ago: 0, ...more };
+      PRESSES.keep([...PRESSES.waiting(), { lesson: first.lesson, press, at: Date.now() }]);
+      setProblem(undefined);
+      tell(pressed(now, press));
+      void flush();
+    },
+    [first.lesson, flush, tell],
+  );
+
+  const now = useNow();
+  return {
+    mat: later(told.mat, Math.max(0, now - told.at)),
+    /** The time for which the class is shown, by this device. */
+    now,
+    isConnected: isConnected && waiting.length === 0,
+    waiting: waiting.length,
+    gone,
+    problem,
+    clearProblem: () => setProblem(undefined),
+    steer,
+  };
+}
+
+const TICK = 200;
+
+/** The time by this device, a few times a second. */
+function useNow(): number {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    const tick = () => setNow(Date.now());
+    const timer = setInterval(tick, TICK);
+    // Woken up, a device shows the time at once.
+    document.addEventListener("visibilitychange", tick);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener("visibilitychange", tick);
+    };
+  }, []);
+  return now;
+}
+
+/** Steers a class for whoever is signed in. */
+export function pressOf(mapId: string, lesson: string) {
+  return (press: Press): Promise<Mat> =>
+    unwrap(
+      api.POST("/api/maps/{mapId}/classes/{lesson}/mat/presses", {
+        params: { path: { mapId, lesson } },
+        body: press,
+      }),
+    );
+}
+
+/** Steers a class by the link of a clicker. */
+export function clickOf(token: string) {
+  return (press: Press): Promise<Mat> => unwrap(api.POST("/api/screens/presses", { body: { token, press } }));
+}
