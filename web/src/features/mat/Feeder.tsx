@@ -13,7 +13,12 @@ export function Feeder({ mat, pictures }: { mat: Mat; pictures: Schemas["Picture
   const call = calledIn(step, mat.ran);
   const picture = pictureAt(pictures, part.place ?? undefined);
   return (
-    <div className="mx-auto h-full max-w-lg space-y-4 overflow-y-auto p-4">
+    <div
+      className="mx-auto h-full max-w-lg space-y-4 overflow-y-auto p-4"
+      role="region"
+      aria-label="What whoever is on top does"
+      tabIndex={0}
+    >
       <div className="flex items-baseline justify-between gap-4">
         <p className="text-[20px] font-semibold">
           {mat.state === "over" ? "The class is over" : headOf(here)}

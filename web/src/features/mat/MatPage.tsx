@@ -114,21 +114,26 @@ function Steered({ mapId, lesson, sheet }: { mapId: string; lesson: string; shee
   const [sound, toggleSound] = useKeptSwitch(SOUND, true);
   const [voice, toggleVoice] = useKeptSwitch(`${SOUND}-voice`, false);
   const [open, setOpen] = useState<Open>();
+  const queries = useQueryClient();
+  const forget = () =>
+    Promise.all([
+      queries.invalidateQueries({ queryKey: ["class", mapId, lesson] }),
+      queries.invalidateQueries({ queryKey: ["classes", mapId] }),
+    ]);
   const held = useMat(sheet.mat, {
     events: `/api/maps/${mapId}/classes/${lesson}/mat/events`,
     body: {},
-    send: pressOf(mapId, lesson),
+    send: async (press) => {
+      const after = await pressOf(mapId, lesson)(press);
+      // What came of it stands on the pages of the class, where one may be by now.
+      if (after.state === "over") void forget();
+      return after;
+    },
   });
   const { mat, steer } = held;
-  const queries = useQueryClient();
   const leave = () => void navigate(paths.lesson(mapId, lesson));
-  // What came of it stands on the pages of the class.
   useEffect(
-    () => () => {
-      void queries.invalidateQueries({ queryKey: ["class", mapId, lesson] });
-      void queries.invalidateQueries({ queryKey: ["classes", mapId] });
-      queries.removeQueries({ queryKey: ["mat", mapId, lesson] });
-    },
+    () => () => queries.removeQueries({ queryKey: ["mat", mapId, lesson] }),
     [queries, mapId, lesson],
   );
   useAwake(true);
@@ -291,6 +296,7 @@ function useKeys(steer: Steer, mat: Mat, active: boolean, leave: () => void, loo
     const onKey = (event: KeyboardEvent) => {
       if (
         (event.target && isTyping(event.target)) ||
+        event.defaultPrevented ||
         event.ctrlKey ||
         event.metaKey ||
         event.altKey ||

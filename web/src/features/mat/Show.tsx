@@ -1,4 +1,4 @@
-import type { ReactNode } from "react";
+import { useLayoutEffect, useRef, type ReactNode } from "react";
 import type { Schemas } from "../../api/client";
 import { TwoBodies } from "../../ui/body/TwoBodies";
 import { pictureAt } from "../picture";
@@ -20,6 +20,8 @@ type Pictures = Schemas["Pictures"];
 const PICTURE = 700;
 /** Seconds before a round that are counted large. */
 const COUNTED = 3;
+/** Shares of their usual size that words may have. */
+const SIZES = [1, 0.92, 0.84, 0.76, 0.68, 0.6, 0.5];
 
 /**
  * A class for the whole room, to be read from across the hall: what now, the clock, who is on the bottom, what next. Sizes
@@ -28,7 +30,7 @@ const COUNTED = 3;
 export function Show({ mat, pictures }: { mat: Mat; pictures: Pictures }) {
   return (
     <div className="mat-room">
-      <div className="mat-stage">
+      <div className="mat-stage" data-step={mat.step} data-kind={hereIn(mat).step.kind}>
         <Now mat={mat} pictures={pictures} />
       </div>
     </div>
@@ -66,6 +68,30 @@ function Big({ children, sizes }: { children: string; sizes?: [number, number, n
     <p className="mat-big" style={{ fontSize: `calc(var(--u) * ${sizeOf(children, sizes)})` }}>
       {children}
     </p>
+  );
+}
+
+/** Words beside the picture; where they would be cut off they are smaller. */
+function Words({ children }: { children: ReactNode }) {
+  const words = useRef<HTMLDivElement>(null);
+  useLayoutEffect(() => {
+    const one = words.current!;
+    const fit = () => {
+      for (const size of SIZES) {
+        one.style.setProperty("--fit", String(size));
+        if (one.scrollHeight <= one.clientHeight + 1) return;
+      }
+    };
+    fit();
+    if (!("ResizeObserver" in globalThis)) return;
+    const observer = new ResizeObserver(fit);
+    observer.observe(one);
+    return () => observer.disconnect();
+  });
+  return (
+    <div ref={words} className="mat-words">
+      {children}
+    </div>
   );
 }
 
@@ -171,7 +197,7 @@ function Round({ mat, here, pictures }: { mat: Mat; here: Here; pictures: Pictur
     <div className="mat-now">
       <Head>{headOf(here)}</Head>
       <Place part={part} place={place} side={step.side} pictures={pictures} />
-      <div className="mat-words">
+      <Words>
         <div className="flex items-start gap-[calc(var(--u)*4)]" aria-live="polite">
           {call && <p className="mat-number">{call.number}</p>}
           <Big sizes={call ? [13, 10, 8, 7] : [14, 11, 9, 7]}>{words}</Big>
@@ -179,7 +205,7 @@ function Round({ mat, here, pictures }: { mat: Mat; here: Here; pictures: Pictur
         {part.section === "live" && <p className="mat-small">Tap early, let go at once.</p>}
         <Roles step={step} calls={call !== undefined} />
         <Side step={step} here={here} />
-      </div>
+      </Words>
       <Clock mat={mat} step={step} />
     </div>
   );
@@ -201,7 +227,7 @@ function Change({ mat, here, pictures }: { mat: Mat; here: Here; pictures: Pictu
       ) : (
         <Place part={part} side={step.side} pictures={pictures} />
       )}
-      <div className="mat-words">
+      <Words>
         {seconds <= COUNTED && seconds > 0 ? (
           <p className="mat-count" aria-live="assertive">
             {seconds}
@@ -211,7 +237,7 @@ function Change({ mat, here, pictures }: { mat: Mat; here: Here; pictures: Pictu
         )}
         <Roles step={step} calls={false} />
         <Side step={step} here={{ ...here, next: undefined }} />
-      </div>
+      </Words>
       <Clock mat={mat} step={step} />
     </div>
   );
@@ -243,7 +269,7 @@ function Shown({ mat, here, pictures }: { mat: Mat; here: Here; pictures: Pictur
     <div className="mat-now">
       <Head>{headOf(here)}</Head>
       {fewGroups ? <Pairs groups={groups} /> : <Place part={part} pictures={pictures} />}
-      <div className="mat-words">
+      <Words>
         <Big>{part.title}</Big>
         {isLive ? (
           <p className="mat-caution">Tap early. Let go at once.</p>
@@ -263,7 +289,7 @@ function Shown({ mat, here, pictures }: { mat: Mat; here: Here; pictures: Pictur
           <p className="mat-side">{isLive ? "Find your partner" : "Look here"}</p>
           {!isLive && <Next here={here} />}
         </div>
-      </div>
+      </Words>
       <Clock mat={mat} step={step} />
     </div>
   );
@@ -299,12 +325,12 @@ function Plain({ mat, here }: { mat: Mat; here: Here }) {
   return (
     <div className="mat-now mat-wide">
       <Head>{headOf(here)}</Head>
-      <div className="mat-words">
+      <Words>
         <Big sizes={[22, 18, 13, 9]}>{here.part.title}</Big>
         <div className="mat-foot">
           <Next here={here} />
         </div>
-      </div>
+      </Words>
       <Clock mat={mat} step={here.step} />
     </div>
   );
@@ -344,10 +370,10 @@ function Ready({ mat }: { mat: Mat }) {
 function Over() {
   return (
     <div className="mat-now mat-wide">
-      <div className="mat-words">
+      <Words>
         <Big sizes={[22, 18, 13, 9]}>The class is over</Big>
         <p className="mat-small">Thank your partners.</p>
-      </div>
+      </Words>
     </div>
   );
 }
@@ -359,12 +385,12 @@ function Stopped({ mat, here, pictures }: { mat: Mat; here: Here; pictures: Pict
     return (
       <div className="mat-now mat-wide">
         <Head>{headOf(here)}</Head>
-        <div className="mat-words">
+        <Words>
           <Big sizes={[26, 20, 14, 10]}>Stop</Big>
           <div className="mat-foot">
             <p className="mat-next">then on with {stepWords(here)}</p>
           </div>
-        </div>
+        </Words>
         <Clock mat={mat} step={step} />
       </div>
     );
@@ -372,7 +398,7 @@ function Stopped({ mat, here, pictures }: { mat: Mat; here: Here; pictures: Pict
     <div className="mat-now">
       <Head>Stop, look here</Head>
       <Place part={part} place={look.place ?? part.place ?? undefined} side={step.side} pictures={pictures} />
-      <div className="mat-words">
+      <Words>
         {look.sign ? (
           <>
             <p className="mat-small">{look.sign}</p>
@@ -381,7 +407,7 @@ function Stopped({ mat, here, pictures }: { mat: Mat; here: Here; pictures: Pict
         ) : (
           <Big>{look.placeTitle ?? part.title}</Big>
         )}
-      </div>
+      </Words>
       <Clock mat={mat} step={step} />
     </div>
   );

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { api, isForLater, problemOf, unwrap, type Problem } from "../../api/client";
-import { outbox, useWaiting } from "../../ui/outbox";
+import { outbox, useAgain, useWaiting } from "../../ui/outbox";
 import { later, pressed, type Mat, type Press } from "./clock";
 import { follow } from "./stream";
 
@@ -80,6 +80,8 @@ export function useMat(
       sending.current = false;
     }
   }, [drop, mine, tell]);
+
+  useAgain(waiting.length > 0, flush);
 
   const body = JSON.stringify(source.body);
   useEffect(() => {

@@ -40,7 +40,7 @@ export function stepWords(
     case "move":
       return lowerFirst(step.movement ?? "warm-up");
     case "show":
-      return `look: ${lowerFirst(part.title)}`;
+      return partLabel(part).toLowerCase();
     case "change":
       return changeWords(step, from?.step);
     case "round":

@@ -38,6 +38,7 @@ final class RunningApp implements AutoCloseable {
     private final int port = freePort();
     private final String address = "http://127.0.0.1:" + port;
     private Process process;
+    private int ahead;
 
     /** Where the database server is. */
     record Cluster(String port, String user, String password) {
@@ -58,7 +59,7 @@ final class RunningApp implements AutoCloseable {
             Path log = Files.createDirectories(Path.of("target")).resolve("app-" + port + ".log");
             ProcessBuilder builder = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                     System.getProperty("narrowgate.java-option", "-XX:TieredStopAtLevel=1"), "-XX:+UseSerialGC",
-                    "-Dnarrowgate.demo=true", "-Dspring.datasource.hikari.connection-init-sql=set role " + WORKER, "-jar",
+                    "-Dnarrowgate.demo=true", "-Dnarrowgate.clock-ahead-file=" + clock(), "-Dspring.datasource.hikari.connection-init-sql=set role " + WORKER, "-jar",
                     System.getProperty("narrowgate.jar"))
                     .redirectErrorStream(true)
                     .redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()));
@@ -72,6 +73,20 @@ final class RunningApp implements AutoCloseable {
             throw new UncheckedIOException(e);
         }
         awaitHealth();
+    }
+
+    /** Puts the server's clock ahead, by so many seconds more. */
+    void later(int seconds) {
+        ahead += seconds;
+        try {
+            Files.writeString(clock(), Integer.toString(ahead));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private Path clock() {
+        return Path.of("target").resolve("clock-" + port).toAbsolutePath();
     }
 
     static RunningApp start() {
