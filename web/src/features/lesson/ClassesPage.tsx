@@ -41,7 +41,20 @@ function Classes({ map, classes }: { map: Schemas["Map"]; classes: Listed[] }) {
   };
   return (
     <main className="max-w-4xl px-5 pt-4 pb-10">
-      <Heading>Classes</Heading>
+      <div className="flex flex-wrap items-baseline justify-between gap-x-6">
+        <Heading>Classes</Heading>
+        {classes.length > 0 && (
+          <May right="take-out">
+            <a
+              className="word inline-flex min-h-9 items-center"
+              href={`/api/maps/${map.id}/classes/calendar?from=${classes[0]!.day}&until=${classes.at(-1)!.day}`}
+              download
+            >
+              For a calendar
+            </a>
+          </May>
+        )}
+      </div>
       <p role="status" className="min-h-6">
         {removed && (
           <>

@@ -318,7 +318,8 @@ function useKeys(steer: Steer, mat: Mat, active: boolean, leave: () => void, loo
       };
       const deed = deeds[event.key];
       // The last press of a class that is not meant to be over yet is made on the screen.
-      if (!deed || (event.key === "PageDown" && !hereIn(mat).next && mat.state !== "ready")) return;
+      const isLast = !hereIn(mat).next && mat.state !== "ready";
+      if (!deed || (isLast && (event.key === "PageDown" || event.key === "ArrowRight"))) return;
       event.preventDefault();
       unlockSound();
       deed();

@@ -1,7 +1,6 @@
 package app.narrowgate.e2e;
 
 import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -59,23 +58,11 @@ final class LoadMeasurement {
     }
 
     private static String first(Pattern pattern, HttpResponse<byte[]> answer) {
-        Matcher found = pattern.matcher(text(answer));
+        Matcher found = pattern.matcher(Visitor.text(answer));
         if (!found.find()) {
-            throw new IllegalStateException("Unexpected: " + answer.statusCode() + " " + text(answer));
+            throw new IllegalStateException("Unexpected: " + answer.statusCode() + " " + Visitor.text(answer));
         }
         return found.group(1);
-    }
-
-    private static String text(HttpResponse<byte[]> answer) {
-        byte[] body = answer.body();
-        if (answer.headers().firstValue("Content-Encoding").orElse("").equals("gzip")) {
-            try (var in = new java.util.zip.GZIPInputStream(new java.io.ByteArrayInputStream(body))) {
-                body = in.readAllBytes();
-            } catch (java.io.IOException e) {
-                throw new java.io.UncheckedIOException(e);
-            }
-        }
-        return new String(body, StandardCharsets.UTF_8);
     }
 
     private int revision(Visitor who) {
@@ -104,7 +91,7 @@ final class LoadMeasurement {
                     {"revision":%d,"summary":"Measured","parts":[{"list":"facts","id":"measured","part":{"title":"Measured %d"}}]}"""
                     .formatted(base[0]++, number[0]++));
             if (answer.statusCode() != 200) {
-                throw new IllegalStateException(text(answer));
+                throw new IllegalStateException(Visitor.text(answer));
             }
         });
     }

@@ -1,5 +1,6 @@
 package app.narrowgate.e2e;
 
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
@@ -10,7 +11,9 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.zip.GZIPInputStream;
 
 /** Somebody signed in, as far as the server can tell: cookies, the token, compressed answers. */
 final class Visitor {
@@ -59,5 +62,18 @@ final class Visitor {
             Thread.currentThread().interrupt();
             throw new IllegalStateException(e);
         }
+    }
+
+    /** The words of an answer, however it was packed. */
+    static String text(HttpResponse<byte[]> answer) {
+        byte[] body = answer.body();
+        if (answer.headers().firstValue("Content-Encoding").orElse("").equals("gzip")) {
+            try (GZIPInputStream in = new GZIPInputStream(new ByteArrayInputStream(body))) {
+                body = in.readAllBytes();
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+        return new String(body, StandardCharsets.UTF_8);
     }
 }

@@ -5,9 +5,11 @@ import app.narrowgate.core.lesson.ClassShape;
 import app.narrowgate.core.lesson.Lesson;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.right.Right;
+import app.narrowgate.exchange.calendar.ClassCalendar;
 import app.narrowgate.exchange.lesson.LessonMarkdown;
 import app.narrowgate.server.account.SignedIn;
 import app.narrowgate.server.door.Needs;
+import app.narrowgate.server.gym.Gyms;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
 import app.narrowgate.server.person.People;
@@ -53,6 +55,7 @@ import org.springframework.web.bind.annotation.RestController;
 class LessonController {
 
     private static final String MARKDOWN = "text/markdown;charset=UTF-8";
+    private static final String CALENDAR = "text/calendar;charset=UTF-8";
 
     /** A class in one line. */
     @Schema(name = "ListedClass")
@@ -118,12 +121,14 @@ class LessonController {
     private final LessonStore lessons;
     private final LessonPlanner planner;
     private final People people;
+    private final Gyms gyms;
 
-    LessonController(MapStore maps, LessonStore lessons, LessonPlanner planner, People people) {
+    LessonController(MapStore maps, LessonStore lessons, LessonPlanner planner, People people, Gyms gyms) {
         this.maps = maps;
         this.lessons = lessons;
         this.planner = planner;
         this.people = people;
+        this.gyms = gyms;
     }
 
     @Needs(Right.READ_CLASSES)
@@ -206,6 +211,18 @@ class LessonController {
     @Operation(operationId = "restoreClass", summary = "Put a class back that was removed")
     void restore(@PathVariable UUID mapId, @PathVariable("lesson") UUID id, @AuthenticationPrincipal SignedIn who) {
         lessons.restore(mapId, id, who);
+    }
+
+    @Needs(Right.TAKE_OUT)
+    @GetMapping(path = "/calendar", produces = CALENDAR)
+    @Operation(operationId = "classCalendar", summary = "The classes of some days as a calendar file (RFC 5545), without names of people")
+    ResponseEntity<String> calendar(@PathVariable UUID mapId, @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
+            @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate until) {
+        StoredMap map = maps.head(mapId);
+        List<ClassCalendar.Dated> classes = lessons.between(map.id(), from, until).stream()
+                .map(row -> new ClassCalendar.Dated(row.id(), row.at(), row.lesson())).toList();
+        return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"classes-from-%s.ics\"".formatted(from))
+                .contentType(MediaType.parseMediaType(CALENDAR)).body(ClassCalendar.of(map.index(), gyms.current().name(), classes));
     }
 
     @Needs(Right.TAKE_OUT)

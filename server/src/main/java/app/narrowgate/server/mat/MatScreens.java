@@ -10,6 +10,7 @@ import jakarta.annotation.PostConstruct;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -52,6 +53,10 @@ class MatScreens implements SmartLifecycle {
     private record Followed(UUID gym, UUID lesson) {
     }
 
+    /** Whom to tell of it: everybody, or those alone who have not been told anything yet. */
+    private record Told(Followed followed, boolean onlyNew) {
+    }
+
     /** Something to send: an event's name and what stands in it. */
     private record Word(String event, String data) {
     }
@@ -62,7 +67,7 @@ class MatScreens implements SmartLifecycle {
     private final JsonMapper json;
     private final Limits limits;
     private final Map<Followed, Set<Screen>> screens = new ConcurrentHashMap<>();
-    private final Set<Followed> toTell = ConcurrentHashMap.newKeySet();
+    private final Set<Told> toTell = ConcurrentHashMap.newKeySet();
     private final AtomicInteger count = new AtomicInteger();
     private final ScheduledExecutorService telling = Executors.newSingleThreadScheduledExecutor(daemon("mat-telling"));
     private volatile boolean running;
@@ -87,8 +92,8 @@ class MatScreens implements SmartLifecycle {
 
     @PostConstruct
     void listen() {
-        bell.hear(MatStore.RING, ring -> tell(new Followed(ring.gym(), ring.about())), () -> screens.keySet().forEach(this::tell));
-        telling.scheduleAtFixedRate(() -> screens.keySet().forEach(this::tell), BETWEEN_BEATS.toSeconds(), BETWEEN_BEATS.toSeconds(), TimeUnit.SECONDS);
+        bell.hear(MatStore.RING, ring -> tellAll(new Followed(ring.gym(), ring.about())), () -> screens.keySet().forEach(this::tellAll));
+        telling.scheduleAtFixedRate(() -> screens.keySet().forEach(this::tellAll), BETWEEN_BEATS.toSeconds(), BETWEEN_BEATS.toSeconds(), TimeUnit.SECONDS);
     }
 
     @Override
@@ -129,17 +134,21 @@ class MatScreens implements SmartLifecycle {
             return all;
         });
         count.incrementAndGet();
-        tell(followed);
+        tell(new Told(followed, true));
         return screen.emitter;
     }
 
-    /** Puts a class into words, once for however many rings have come meanwhile, and sends it. */
-    private void tell(Followed followed) {
-        if (screens.containsKey(followed) && toTell.add(followed) && !telling.isShutdown()) {
+    private void tellAll(Followed followed) {
+        tell(new Told(followed, false));
+    }
+
+    /** Puts a class into words, once for however many rings, or new screens, have come meanwhile, and sends it. */
+    private void tell(Told told) {
+        if (screens.containsKey(told.followed()) && toTell.add(told) && !telling.isShutdown()) {
             telling.execute(() -> {
-                toTell.remove(followed);
+                toTell.remove(told);
                 try {
-                    GymScope.of(followed.gym()).run(() -> send(followed));
+                    GymScope.of(told.followed().gym()).run(() -> send(told));
                 } catch (RuntimeException e) {
                     LOG.warn("A class could not be sent to its screens; they are sent it at the next change: {}", e.getMessage());
                 }
@@ -147,14 +156,18 @@ class MatScreens implements SmartLifecycle {
         }
     }
 
-    private void send(Followed followed) {
-        Set<Screen> all = screens.getOrDefault(followed, Set.of());
-        Optional<MatStore.Kept> kept = mats.find(followed.lesson());
-        Set<UUID> open = links.open(followed.lesson());
-        Optional<Word> word = kept.map(mats::view).map(view -> new Word("mat", json.writeValueAsString(view)));
+    private void send(Told told) {
+        List<Screen> all = screens.getOrDefault(told.followed(), Set.of()).stream().filter(screen -> !told.onlyNew() || screen.isNew()).toList();
+        if (all.isEmpty()) {
+            return;
+        }
+        UUID lesson = told.followed().lesson();
+        Optional<MatStore.Kept> kept = mats.find(lesson);
+        Set<UUID> open = links.open(lesson);
+        Word word = kept.map(mats::view).map(view -> new Word("mat", json.writeValueAsString(view))).orElse(new Word("away", "{}"));
         for (Screen screen : all) {
             boolean may = screen.link.isEmpty() || open.contains(screen.link.get());
-            screen.say(may ? word.orElse(new Word("away", "{}")) : new Word("gone", "{}"));
+            screen.say(may ? word : new Word("gone", "{}"));
         }
     }
 
@@ -166,6 +179,7 @@ class MatScreens implements SmartLifecycle {
         private final SseEmitter emitter = new SseEmitter(LONGEST.toMillis());
         private final AtomicReference<Word> next = new AtomicReference<>();
         private final AtomicInteger waiting = new AtomicInteger();
+        private volatile boolean told;
 
         Screen(Followed followed, Optional<UUID> link) {
             this.followed = followed;
@@ -177,10 +191,15 @@ class MatScreens implements SmartLifecycle {
 
         /** Sends this when what is being sent has gone, unless something newer has come by then. */
         void say(Word word) {
+            told = true;
             next.set(word);
             if (waiting.getAndIncrement() == 0 && !sending.isShutdown()) {
                 sending.execute(this::drain);
             }
+        }
+
+        boolean isNew() {
+            return !told;
         }
 
         private void drain() {

@@ -74,7 +74,7 @@ class MatStore {
         maps.requireChangeable(mapId);
         int from = lessons.version(mapId, lesson);
         Optional<MatRow> there = mapper.held(lesson);
-        if (there.map(MatRow::body).map(MatText::read).filter(one -> one.run().state() != MatRun.State.READY || one.from() == from).isEmpty()) {
+        if (there.map(MatRow::body).flatMap(MatText::read).filter(one -> one.run().state() != MatRun.State.READY || one.from() == from).isEmpty()) {
             StoredMap map = maps.head(mapId);
             PlannedLesson planned = lessons.planned(map, lesson, by);
             List<MatPart> parts = planned.plan().map(plan -> MatScript.of(map.index(), plan, planned.rounds())).orElse(List.of());
@@ -101,11 +101,11 @@ class MatStore {
 
     /** The same; empty where it is not laid out to run. */
     Optional<Kept> find(UUID lesson) {
-        return mapper.byLesson(lesson).map(this::kept);
+        return mapper.byLesson(lesson).flatMap(row -> MatText.read(row.body()).map(running -> kept(row, running)));
     }
 
-    private Kept kept(MatRow row) {
-        return new Kept(row.lesson(), maps.head(row.map()), row.version(), MatText.read(row.body()).run().at(now()));
+    private Kept kept(MatRow row, MatText.Running running) {
+        return new Kept(row.lesson(), maps.head(row.map()), row.version(), running.run().at(now()));
     }
 
     /** Throws away how it ran, so that it can be laid out anew; what came of it before stays with the class. */
@@ -130,9 +130,9 @@ class MatStore {
     @Transactional
     Kept steer(UUID lesson, UUID press, Duration ago, Optional<UUID> by, BiFunction<Kept, Instant, MatRun> deed) {
         MatRow row = mapper.held(lesson).orElseThrow(MatStore::notRunning);
-        MatText.Running before = MatText.read(row.body());
+        MatText.Running before = MatText.read(row.body()).orElseThrow(MatStore::notRunning);
         if (before.heard().contains(press)) {
-            return kept(row);
+            return kept(row, before);
         }
         Instant made = now().minus(ago.compareTo(LONGEST_AGO) > 0 ? LONGEST_AGO : ago);
         Instant at = made.isBefore(before.run().since()) ? before.run().since() : made;
@@ -141,7 +141,7 @@ class MatStore {
         List<UUID> heard = new ArrayList<>(before.heard().subList(Math.max(0, before.heard().size() - HEARD + 1), before.heard().size()));
         heard.add(press);
         if (after.state() == MatRun.State.OVER && by.isEmpty()) {
-            return kept(row);
+            return kept(row, before);
         }
         mapper.update(lesson, MatText.write(new MatText.Running(after, heard, before.from())), now());
         if (!after.equals(before.run())) {

@@ -2,7 +2,11 @@ package app.narrowgate.server.mat;
 
 import app.narrowgate.core.mat.MatRun;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -11,6 +15,7 @@ import tools.jackson.databind.json.JsonMapper;
  */
 final class MatText {
 
+    private static final Logger LOG = LoggerFactory.getLogger(MatText.class);
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private MatText() {
@@ -32,7 +37,13 @@ final class MatText {
         return JSON.writeValueAsString(running);
     }
 
-    static Running read(String text) {
-        return JSON.readValue(text, Running.class);
+    /** What was written; empty where another version of the program wrote it that this one does not understand. */
+    static Optional<Running> read(String text) {
+        try {
+            return Optional.of(JSON.readValue(text, Running.class));
+        } catch (JacksonException e) {
+            LOG.warn("A class that was on the mat cannot be read any more: {}", e.getOriginalMessage());
+            return Optional.empty();
+        }
     }
 }

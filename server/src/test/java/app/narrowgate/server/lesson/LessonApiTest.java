@@ -64,6 +64,9 @@ class LessonApiTest extends DemoMapTest {
         assertThat(again.get("changed").booleanValue()).isFalse();
         assertThat(keys(again)).isEqualTo(keys(made.json()));
         assertThat(client.get(map + "/classes?from=" + DAY + "&until=" + DAY).json().findValuesAsString("id")).contains(id.toString());
+        Answer calendar = client.get(map + "/classes/calendar?from=" + DAY + "&until=" + DAY);
+        assertThat(calendar.type()).startsWith("text/calendar");
+        assertThat(calendar.text()).contains("UID:" + id + "@narrow-gate").contains("DTSTART:20261127T193000");
         String words = client.get(map + "/classes/" + id + "/markdown").text();
         assertThat(words).contains("# Mount").contains("Tap early").contains("19:30").doesNotContain("knee on the belly");
         client.delete(map + "/classes/" + id);

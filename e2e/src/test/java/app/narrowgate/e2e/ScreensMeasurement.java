@@ -1,0 +1,153 @@
+package app.narrowgate.e2e;
+
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Flow;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Measures how soon screens that follow one class see a press on the mat, and what they cost the server. Run by
+ * {@code scripts/load screens}; no test.
+ *
+ * <p>Arguments: screens, presses.
+ */
+final class ScreensMeasurement {
+
+    private static final Pattern ID = Pattern.compile("\"id\":\"([0-9a-f-]{36})\"");
+    private static final Pattern TOKEN = Pattern.compile("\"token\":\"([^\"]+)\"");
+    private static final Pattern STEP = Pattern.compile("\"step\":(\\d+)");
+    private static final Pattern VERSION = Pattern.compile("\"version\":(\\d+)");
+
+    /** A press that all wait for. */
+    private record Awaited(int version, long pressed, CountDownLatch left, ConcurrentLinkedQueue<Double> took) {
+    }
+
+    private final AtomicReference<Awaited> awaited = new AtomicReference<>();
+
+    public static void main(String[] arguments) throws Exception {
+        try (RunningApp app = RunningApp.start()) {
+            new ScreensMeasurement().measure(app, Integer.parseInt(arguments[0]), Integer.parseInt(arguments[1]));
+        }
+    }
+
+    private void measure(RunningApp app, int screens, int presses) throws Exception {
+        Visitor visitor = Visitor.signedIn(app.address(), "tamsin", "open-the-gate");
+        String today = LocalDate.now().toString();
+        String map = "/api/maps/" + first(ID, text(visitor, "/api/maps"));
+        String mat = map + "/classes/" + first(ID, text(visitor, map + "/classes?from=" + today + "&until=" + today)) + "/mat";
+        String laid = sent(visitor, mat, "");
+        String token = first(TOKEN, sent(visitor, mat + "/links", "{\"kind\":\"screen\"}"));
+        String body = "{\"token\":\"%s\"}".formatted(token);
+        CountDownLatch there = new CountDownLatch(screens);
+        HttpClient http = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).executor(Executors.newFixedThreadPool(2)).build();
+        String csrf = UUID.randomUUID().toString();
+        for (int i = 0; i < screens; i++) {
+            HttpRequest request = HttpRequest.newBuilder(URI.create(app.address() + "/api/screens/events"))
+                    .header("Content-Type", "application/json").header("Origin", app.address()).header("Cookie", "XSRF-TOKEN=" + csrf)
+                    .header("X-XSRF-TOKEN", csrf).POST(HttpRequest.BodyPublishers.ofString(body)).build();
+            boolean[] first = {true};
+            http.sendAsync(request, BodyHandlers.fromLineSubscriber(new Lines(line -> {
+                if (line.startsWith("data:") && line.length() > 10) {
+                    if (first[0]) {
+                        first[0] = false;
+                        there.countDown();
+                    }
+                    heard(line);
+                }
+            })));
+        }
+        if (!there.await(2, TimeUnit.MINUTES)) {
+            throw new IllegalStateException(there.getCount() + " screens were never shown the class");
+        }
+        int step = Integer.parseInt(first(STEP, laid));
+        List<Double> all = new ArrayList<>();
+        List<Double> last = new ArrayList<>();
+        double before = app.processorSeconds();
+        String deed = "start";
+        for (int i = 0; i < presses; i++) {
+            int version = Integer.parseInt(first(VERSION, text(visitor, mat)));
+            Awaited next = new Awaited(version + 1, System.nanoTime(), new CountDownLatch(screens), new ConcurrentLinkedQueue<>());
+            awaited.set(next);
+            String answer = sent(visitor, mat + "/presses",
+                    "{\"id\":\"%s\",\"deed\":\"%s\",\"step\":%d,\"ago\":0}".formatted(UUID.randomUUID(), deed, step));
+            step = Integer.parseInt(first(STEP, answer));
+            deed = deed.equals("stop") ? "go" : "stop";
+            if (!next.left().await(1, TimeUnit.MINUTES)) {
+                throw new IllegalStateException(next.left().getCount() + " screens never saw a press");
+            }
+            all.addAll(next.took());
+            last.add(Collections.max(next.took()));
+        }
+        double cost = (app.processorSeconds() - before) / presses;
+        Collections.sort(all);
+        Collections.sort(last);
+        System.out.printf(Locale.ROOT, "%d screens, %d presses: median %.0f ms, p99 %.0f ms; the last screen median %.0f ms, worst %.0f ms; "
+                + "%.0f ms of processor time a press%n", screens, presses, all.get(all.size() / 2), all.get((int) (all.size() * 0.99)),
+                last.get(last.size() / 2), last.get(last.size() - 1), cost * 1000);
+        http.shutdownNow();
+    }
+
+    private void heard(String line) {
+        Awaited now = awaited.get();
+        Matcher version = VERSION.matcher(line);
+        if (now != null && version.find() && Integer.parseInt(version.group(1)) == now.version() && now.left().getCount() > 0) {
+            now.took().add((System.nanoTime() - now.pressed()) / 1e6);
+            now.left().countDown();
+        }
+    }
+
+    private static String text(Visitor visitor, String path) {
+        return Visitor.text(visitor.get(path));
+    }
+
+    private static String sent(Visitor visitor, String path, String body) {
+        return Visitor.text(visitor.send("POST", path, body));
+    }
+
+    private static String first(Pattern pattern, String text) {
+        Matcher found = pattern.matcher(text);
+        if (!found.find()) {
+            throw new IllegalStateException("Nothing like " + pattern + " in " + text.substring(0, Math.min(300, text.length())));
+        }
+        return found.group(1);
+    }
+
+    /** Tells each line as it comes. */
+    private record Lines(Consumer<String> heard) implements Flow.Subscriber<String> {
+
+        @Override
+        public void onSubscribe(Flow.Subscription subscription) {
+            subscription.request(Long.MAX_VALUE);
+        }
+
+        @Override
+        public void onNext(String line) {
+            heard.accept(line);
+        }
+
+        @Override
+        public void onError(Throwable cut) {
+            // The house closes.
+        }
+
+        @Override
+        public void onComplete() {
+            // The house closes.
+        }
+    }
+}
