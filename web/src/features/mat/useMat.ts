@@ -99,6 +99,11 @@ export function useMat(
         } else if (event === "mat" && mine().length === 0) {
           setGone(undefined);
           tell(JSON.parse(data) as Mat);
+        } else if (event === "stand" && mine().length === 0) {
+          // What changes from press to press; what is missing in it is no longer so.
+          setGone(undefined);
+          const { look, begun, ...stand } = JSON.parse(data) as Partial<Mat>;
+          tell({ ...latest.current.mat, ...stand, look, begun });
         }
       },
       (is) => {

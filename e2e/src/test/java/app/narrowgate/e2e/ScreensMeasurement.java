@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Flow;
 import java.util.concurrent.TimeUnit;
@@ -54,7 +55,8 @@ final class ScreensMeasurement {
         String token = first(TOKEN, sent(visitor, mat + "/links", "{\"kind\":\"screen\"}"));
         String body = "{\"token\":\"%s\"}".formatted(token);
         CountDownLatch there = new CountDownLatch(screens);
-        HttpClient http = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).executor(Executors.newFixedThreadPool(2)).build();
+        ExecutorService reading = Executors.newFixedThreadPool(2);
+        HttpClient http = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).executor(reading).build();
         String csrf = UUID.randomUUID().toString();
         for (int i = 0; i < screens; i++) {
             HttpRequest request = HttpRequest.newBuilder(URI.create(app.address() + "/api/screens/events"))
@@ -99,7 +101,7 @@ final class ScreensMeasurement {
         System.out.printf(Locale.ROOT, "%d screens, %d presses: median %.0f ms, p99 %.0f ms; the last screen median %.0f ms, worst %.0f ms; "
                 + "%.0f ms of processor time a press%n", screens, presses, all.get(all.size() / 2), all.get((int) (all.size() * 0.99)),
                 last.get(last.size() / 2), last.get(last.size() - 1), cost * 1000);
-        http.shutdownNow();
+        reading.shutdownNow();
     }
 
     private void heard(String line) {

@@ -22,9 +22,9 @@ class ViewsStory extends Story {
             "/drills/sheet?place=mount-low", "/drills/trainer", "/history", "/files", "/start", "/workshop/situations",
             "/workshop/situations?edit=mount-low", "/workshop/techniques?edit=trap-and-bridge",
             "/workshop/reactions?edit=low-trap-bridge", "/workshop/matchups?edit=much-heavier", "/workshop/holds?edit=mount-pin",
-            "/workshop/postures?edit=mount-low", "/poster/mount", "/class", "/classes");
+            "/workshop/postures?edit=mount-low", "/poster/mount", "/class", "/classes", "/mat");
     /** Those that are no map's. */
-    private static final List<String> OUTSIDE = List.of("/maps", "/gym", "/gym/audit", "/gym/letters", "/yourself", "/people", "/links",
+    private static final List<String> OUTSIDE = List.of("/maps", "/screen", "/gym", "/gym/audit", "/gym/letters", "/yourself", "/people", "/links",
             "/card");
     /** Ninety cards of which one is among the views take half a minute a look. */
     private static final List<String> LONG = List.of("/booklet");

@@ -12,7 +12,9 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
@@ -57,8 +59,17 @@ class MatScreens implements SmartLifecycle {
     private record Told(Followed followed, boolean onlyNew) {
     }
 
-    /** Something to send: an event's name and what stands in it. */
-    private record Word(String event, String data) {
+    /**
+     * Something to send.
+     *
+     * @param event its name
+     * @param data all of it
+     * @param stand what alone changes from press to press, for whoever has been sent the same parts before; empty where there are none
+     * @param parts tells one state of the parts from another
+     */
+    private record Word(String event, String data, String stand, int parts) {
+        static final Word AWAY = new Word("away", "{}", "", 0);
+        static final Word GONE = new Word("gone", "{}", "", 0);
     }
 
     private final MatStore mats;
@@ -164,11 +175,16 @@ class MatScreens implements SmartLifecycle {
         UUID lesson = told.followed().lesson();
         Optional<MatStore.Kept> kept = mats.find(lesson);
         Set<UUID> open = links.open(lesson);
-        Word word = kept.map(mats::view).map(view -> new Word("mat", json.writeValueAsString(view))).orElse(new Word("away", "{}"));
+        Word word = kept.map(mats::view).map(this::word).orElse(Word.AWAY);
         for (Screen screen : all) {
             boolean may = screen.link.isEmpty() || open.contains(screen.link.get());
-            screen.say(may ? word : new Word("gone", "{}"));
+            screen.say(may ? word : Word.GONE);
         }
+    }
+
+    private Word word(MatView view) {
+        return new Word("mat", json.writeValueAsString(view), json.writeValueAsString(view.stand()),
+                Objects.hash(view.parts(), view.title(), view.minutes()));
     }
 
     /** One that follows. */
@@ -180,6 +196,8 @@ class MatScreens implements SmartLifecycle {
         private final AtomicReference<Word> next = new AtomicReference<>();
         private final AtomicInteger waiting = new AtomicInteger();
         private volatile boolean told;
+        /** Which parts it was sent last; one thread at a time sends. */
+        private volatile OptionalInt parts = OptionalInt.empty();
 
         Screen(Followed followed, Optional<UUID> link) {
             this.followed = followed;
@@ -215,8 +233,10 @@ class MatScreens implements SmartLifecycle {
 
         private boolean sent(Word word) {
             try {
-                emitter.send(SseEmitter.event().name(word.event()).data(word.data(), TEXT));
-                if (word.event().equals("gone")) {
+                boolean known = !word.stand().isEmpty() && parts.isPresent() && parts.getAsInt() == word.parts();
+                emitter.send(SseEmitter.event().name(known ? "stand" : word.event()).data(known ? word.stand() : word.data(), TEXT));
+                parts = word.stand().isEmpty() ? OptionalInt.empty() : OptionalInt.of(word.parts());
+                if (word == Word.GONE) {
                     emitter.complete();
                 }
                 return true;

@@ -18,6 +18,15 @@ record MatView(UUID lesson, String title, String gym, int version, @Schema(descr
         @Schema(description = "How many are here") int here, @Nullable @Schema(description = "When it was begun") Instant begun,
         @Schema(description = "Minutes that the class should last") int minutes) {
 
+    /** What changes from press to press; the rest stays as it was sent. */
+    @Schema(name = "MatStand")
+    record StandView(int version, Instant now, String state, int step, long left, long ran, @Nullable LookView look, int here, @Nullable Instant begun) {
+    }
+
+    StandView stand() {
+        return new StandView(version, now, state, step, left, ran, look, here, begun);
+    }
+
     /** What all look at. */
     @Schema(name = "MatLook")
     record LookView(@Nullable String place, @Nullable String placeTitle, @Nullable String sign, @Nullable String fix) {

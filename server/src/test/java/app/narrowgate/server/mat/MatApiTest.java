@@ -250,8 +250,11 @@ class MatApiTest extends DemoMapTest {
             Iterator<String> each = lines.iterator();
             assertThat(next(each, "mat").get("state").stringValue()).isEqualTo("ready");
             pressed(at, "start", first, "");
-            JsonNode running = next(each, "mat");
+            JsonNode running = next(each, "stand");
             assertThat(running.get("state").stringValue()).isEqualTo("running");
+            assertThat(running.has("parts")).as("sent once").isFalse();
+            pressed(at, "break", first, ",\"minutes\":2");
+            assertThat(units(next(each, "mat"))).contains("break");
             String id = client.get(at + "/mat/links").json().get(0).get("id").stringValue();
             assertThat(client.delete(at + "/mat/links/" + id).status()).isEqualTo(204);
             assertThat(next(each, "gone")).isNotNull();
