@@ -96,7 +96,7 @@ export function whyInWords(map: Schemas["Map"], line: Line, planned: Planned): s
         ? "They look alike and want different answers."
         : `${unit.drill?.links.length ?? 0} calls in no order. ${goesFrom(line)}`;
     case "live":
-      return "Both sides, swap in the middle. Tap early, let go at once.";
+      return "Both sides, then other partners. Tap early, let go at once.";
     case "talk":
       return "While they stretch.";
   }

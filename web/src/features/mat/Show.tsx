@@ -202,12 +202,27 @@ function Round({ mat, here, pictures }: { mat: Mat; here: Here; pictures: Pictur
           {call && <p className="mat-number">{call.number}</p>}
           <Big sizes={call ? [13, 10, 8, 7] : [14, 11, 9, 7]}>{words}</Big>
         </div>
+        {part.section === "chain" && <Answers part={part} />}
         {part.section === "live" && <p className="mat-small">Tap early, let go at once.</p>}
         <Roles step={step} calls={call !== undefined} />
         <Side step={step} here={here} />
       </Words>
       <Clock mat={mat} step={step} />
     </div>
+  );
+}
+
+/** What a chain is made of, in order: nothing of it is kept from whoever is below. */
+function Answers({ part }: { part: Part }) {
+  const answers = [...new Set(part.answers.map((one) => one.answer))];
+  return (
+    <ol className="mat-small">
+      {answers.map((answer, i) => (
+        <li key={answer} className="flex gap-[0.5em]">
+          <strong>{i + 1}</strong> {answer}
+        </li>
+      ))}
+    </ol>
   );
 }
 
