@@ -136,6 +136,12 @@ function Steered({ mapId, lesson, sheet }: { mapId: string; lesson: string; shee
     () => () => queries.removeQueries({ queryKey: ["mat", mapId, lesson] }),
     [queries, mapId, lesson],
   );
+  // Who only feeds, and which pictures are needed, changes with who is here and what is put in.
+  const parts = mat.parts.length;
+  const changed = mat.here !== sheet.mat.here || parts !== sheet.mat.parts.length;
+  useEffect(() => {
+    if (changed) void queries.invalidateQueries({ queryKey: ["mat", mapId, lesson] });
+  }, [changed, mat.here, parts, queries, mapId, lesson]);
   useAwake(true);
   useSounds(mat, sound, voice);
   useKeys(steer, mat, open === undefined, leave, () => setOpen("look"));

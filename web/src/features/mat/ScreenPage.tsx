@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useCallback, useEffect, useState, type ReactNode } from "react";
 import { api, isForLater, problemOf, unwrap, type Schemas } from "../../api/client";
 import { Door } from "../../ui/Door";
 import { Heading } from "../../ui/Heading";
@@ -36,9 +36,10 @@ export function ScreenPage() {
     retry: false,
     staleTime: Infinity,
   });
+  const { refetch } = screen;
+  const again = useCallback(() => void refetch(), [refetch]);
   const refused = screen.isError && !isForLater(screen.error);
-  if (screen.data)
-    return <Followed screen={screen.data} token={token} onMore={() => void screen.refetch()} />;
+  if (screen.data) return <Followed screen={screen.data} token={token} onMore={again} />;
   if (token !== "" && !refused)
     return <Waiting what="Looking up the class" on={together({ session, screen })} />;
   return (
@@ -52,7 +53,7 @@ export function ScreenPage() {
   );
 }
 
-function Dark({ children }: { children: React.ReactNode }) {
+function Dark({ children }: { children: ReactNode }) {
   return (
     <Door>
       <div className="w-full max-w-sm space-y-5 bg-ground p-6">
@@ -79,6 +80,9 @@ function Followed({ screen, token, onMore }: { screen: Screen; token: string; on
   const lacks = mat.parts.some(
     (part) => part.inserted && !screen.mat.parts.some((one) => one.unit === part.unit),
   );
+  useEffect(() => {
+    if (lacks) onMore();
+  }, [lacks, onMore]);
   if (held.gone === "withdrawn")
     return (
       <Dark>
@@ -106,11 +110,6 @@ function Followed({ screen, token, onMore }: { screen: Screen; token: string; on
         <p className="mr-auto py-1" role="status">
           {held.isConnected ? mat.gym : "No connection; the clock goes on here."}
         </p>
-        {lacks && (
-          <button type="button" className={key} onClick={onMore}>
-            New pictures
-          </button>
-        )}
         {screen.kind === "screen" && (
           <button
             type="button"

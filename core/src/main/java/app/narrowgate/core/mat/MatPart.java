@@ -40,9 +40,14 @@ public record MatPart(String unit, Optional<Section> section, Optional<Id> place
         }
     }
 
-    /** The same with other groups. */
-    public MatPart with(List<List<List<UUID>>> other) {
-        return new MatPart(unit, section, place, this.other, links, drill, steps, other, feeds, inserted);
+    /** The same with other groups, and others who only feed. */
+    public MatPart with(List<List<List<UUID>>> groups, Set<UUID> feeding) {
+        return new MatPart(unit, section, place, other, links, drill, steps, groups, feeding, inserted);
+    }
+
+    /** Minutes that it is planned for, at least one. */
+    public int minutes() {
+        return Math.max(1, Math.round(steps.stream().mapToInt(MatStep::seconds).sum() / 60f));
     }
 
     /** The reactions that are practised, each once. */

@@ -173,7 +173,8 @@ class MatRunTest {
     @Test
     void whoComesLateChangesOnlyWhatIsStillToCome() {
         MatRun run = begun().forward(1, after(30));
-        MatRun with = run.people(List.of(ANA, BO, CY, new UUID(0, 4)), List.of(), part -> part.with(List.of(List.of(List.of(CY, new UUID(0, 4))))), after(40));
+        MatRun with = run.people(List.of(ANA, BO, CY, new UUID(0, 4)), List.of(), part -> part.with(List.of(List.of(List.of(CY, new UUID(0, 4)))), Set.of(CY)),
+                after(40));
         assertThat(with.parts().get(0).bouts().get(0)).contains(List.of(ANA, BO));
         assertThat(with.parts().get(1).bouts().get(0)).containsExactly(List.of(CY, new UUID(0, 4)));
         assertThat(with.here()).hasSize(4);

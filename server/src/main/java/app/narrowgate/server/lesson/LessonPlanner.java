@@ -133,7 +133,7 @@ public class LessonPlanner {
         return byKey;
     }
 
-    private static Set<UUID> feeds(ClassPlan.Line line) {
+    static Set<UUID> feeds(ClassPlan.Line line) {
         return line.not().stream().filter(not -> not.because() == ClassPlan.Because.CLOSED).map(ClassPlan.Not::student).collect(Collectors.toSet());
     }
 

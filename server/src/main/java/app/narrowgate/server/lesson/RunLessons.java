@@ -69,6 +69,21 @@ public class RunLessons {
         return new Unplanned(line, planned.rounds().getOrDefault(unit, List.of()));
     }
 
+    /**
+     * Who is never on the bottom in what is practised, such as for what hurts them on the day; a unit for which the map is not open to
+     * anybody who is here any more is missing.
+     *
+     * @param units with the minutes that they are given
+     * @param here who is here now
+     */
+    public Map<String, Set<UUID>> feeds(StoredMap map, UUID id, List<Lesson.Planned> units, List<UUID> here, SignedIn by) {
+        Lesson with = lesson(map.id(), id).came(here, List.of()).planned(units);
+        Map<String, Set<UUID>> feeds = new LinkedHashMap<>();
+        planner.asItWas(map, id, with, by).plan().ifPresent(plan -> plan.lines()
+                .forEach(line -> feeds.put(line.unit().key(), LessonPlanner.feeds(line))));
+        return feeds;
+    }
+
     /** The groups of a round once others are here; only those of whoever came or went change. */
     public List<List<UUID>> regrouped(UUID mapId, UUID id, List<UUID> here, Section section, Set<UUID> feeds, List<List<UUID>> groups, SignedIn by) {
         Lesson kept = lesson(mapId, id);

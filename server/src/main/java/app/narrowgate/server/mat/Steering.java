@@ -2,6 +2,7 @@ package app.narrowgate.server.mat;
 
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.lesson.ClassRequest;
+import app.narrowgate.core.lesson.Lesson;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.mat.MatPart;
 import app.narrowgate.core.mat.MatRun;
@@ -12,6 +13,7 @@ import app.narrowgate.server.problem.NotFoundException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -125,12 +127,16 @@ class Steering {
     }
 
     private MatRun people(MatStore.Kept kept, List<UUID> here, List<UUID> gone, Instant at, SignedIn by) {
-        return kept.run().people(here, gone, part -> regrouped(kept, part, here, by), at);
+        List<Lesson.Planned> units = kept.run().parts().stream().filter(part -> part.section().isPresent())
+                .map(part -> new Lesson.Planned(part.unit(), part.section().get(), part.minutes(), part.reactions())).toList();
+        // What hurts whoever has come is minded before they are given a partner.
+        Map<String, Set<UUID>> feeds = lessons.feeds(kept.map(), kept.lesson(), units, here, by);
+        return kept.run().people(here, gone, part -> regrouped(kept, part, feeds.getOrDefault(part.unit(), part.feeds()), here, by), at);
     }
 
-    private MatPart regrouped(MatStore.Kept kept, MatPart part, List<UUID> here, SignedIn by) {
+    private MatPart regrouped(MatStore.Kept kept, MatPart part, Set<UUID> feeds, List<UUID> here, SignedIn by) {
         return part.section().isEmpty() || part.bouts().isEmpty() ? part : part.with(part.bouts().stream()
-                .map(groups -> lessons.regrouped(kept.map().id(), kept.lesson(), here, part.section().get(), part.feeds(), groups, by)).toList());
+                .map(groups -> lessons.regrouped(kept.map().id(), kept.lesson(), here, part.section().get(), feeds, groups, by)).toList(), feeds);
     }
 
     private static Optional<Id> id(String value) {

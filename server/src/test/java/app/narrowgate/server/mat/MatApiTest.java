@@ -155,6 +155,21 @@ class MatApiTest extends DemoMapTest {
                 .isEqualTo(404);
     }
 
+    /** Somebody whose neck hurts feeds only where the neck is loaded, also when they come late, and a screen is not told. */
+    @Test
+    void whoComesLateAndIsHurtOnlyFeeds() {
+        String person = client.post("/api/people", "{\"people\":[{\"name\":\"Pell Underhill\",\"level\":\"novice\",\"age\":\"adults\",\"notes\":\"\"}]}").json()
+                .get(0).get("id").stringValue();
+        client.put("/api/people/%s/health".formatted(person), "{\"ailments\":[{\"injury\":\"neck\",\"avoid\":\"\"}]}");
+        String at = onTheMat(8);
+        int first = mat(at).get("step").intValue();
+        JsonNode with = pressed(at, "come", first, ",\"person\":\"%s\"".formatted(person));
+        assertThat(with.toString()).contains("Pell").doesNotContain("neck hurts").doesNotContain("Underhill");
+        JsonNode feeds = client.get(at + "/mat").json().get("feeds");
+        assertThat(feeds.findValues("names").stream().filter(names -> names.toString().contains("Pell"))).isNotEmpty();
+        client.delete("/api/people/" + person);
+    }
+
     private static List<String> groups(JsonNode bout) {
         List<String> groups = new ArrayList<>();
         bout.forEach(group -> groups.add(group.toString()));
