@@ -76,14 +76,23 @@ export function Screens({
       );
       setMade(undefined);
     });
+  // A link is told once: it is gone when one comes back.
+  const close = () => {
+    setMade(undefined);
+    onClose();
+  };
   const working = (links.data ?? []).filter((one) => one.state === "open");
   return (
     <Panel
       title="Screens and clickers"
       open={open}
-      onOpenChange={(is) => !is && onClose()}
+      onOpenChange={(is) => !is && close()}
       className="top-[6vh] max-h-[88vh] max-w-2xl space-y-4 overflow-y-auto p-5 text-[17px]"
     >
+      {/* Above what grows, so that it stays where it is. */}
+      <button type="button" className="word min-h-12" onClick={close}>
+        Back to the mat
+      </button>
       {problem && <Refused problem={problem} />}
       <ul className="space-y-3">
         {KINDS.map(({ kind, title, says, path: page }) => (
@@ -132,9 +141,6 @@ export function Screens({
           </ul>
         )}
       </section>
-      <button type="button" className="word min-h-12" onClick={onClose}>
-        Back to the mat
-      </button>
     </Panel>
   );
 }
