@@ -51,9 +51,10 @@ export function useLeftOut(mapId: string | undefined, id: string) {
   return useQuery({ ...lessonQuery(mapId, id), select: (planned: Planned) => planned.plan?.leftOut ?? [] });
 }
 
-/** The class of today, or the next one. */
+/** The class of today that has not been run, or the next one. */
 export function nearest(classes: Listed[], today: string): Listed | undefined {
-  return classes.find((one) => one.day >= today);
+  const coming = classes.filter((one) => one.day >= today);
+  return coming.find((one) => !one.ran) ?? coming[0];
 }
 
 /** What a class is called while nobody has called it anything. */

@@ -16,10 +16,11 @@ export interface OnItsWay {
 /** What was pressed while the network was away; it survives a reload. */
 const PRESSES = outbox<OnItsWay>("presses");
 
-/** How a class was told to stand, and when. */
+/** How a class was told to stand, when by this device's clock, and by how much the server's is ahead of it. */
 interface Told {
   mat: Mat;
   at: number;
+  ahead: number;
 }
 
 export type Steer = (deed: Press["deed"], more?: Partial<Press>) => void;
@@ -32,7 +33,7 @@ export function useMat(
   first: Mat,
   source: { events: string; body: unknown; send: (press: Press) => Promise<Mat> },
 ) {
-  const [told, setTold] = useState<Told>(() => ({ mat: first, at: Date.now() }));
+  const [told, setTold] = useState<Told>(() => toldBy(first));
   const [isConnected, setConnected] = useState(true);
   const [gone, setGone] = useState<"withdrawn" | "off">();
   const [problem, setProblem] = useState<Problem>();
@@ -45,10 +46,11 @@ export function useMat(
     send.current = source.send;
   });
 
-  const tell = useCallback((mat: Mat) => {
-    latest.current = { mat, at: Date.now() };
-    setTold(latest.current);
+  const show = useCallback((next: Told) => {
+    latest.current = next;
+    setTold(next);
   }, []);
+  const tell = useCallback((mat: Mat) => show(toldBy(mat)), [show]);
 
   const mine = useCallback(
     () => PRESSES.waiting().filter((one) => one.lesson === first.lesson),
@@ -123,17 +125,17 @@ export function useMat(
       const press: Press = { id: crypto.randomUUID(), deed, step: now.step, ago: 0, ...more };
       PRESSES.keep([...PRESSES.waiting(), { lesson: first.lesson, press, at: Date.now() }]);
       setProblem(undefined);
-      tell(pressed(now, press));
+      show({ ...latest.current, mat: pressed(now, press), at: Date.now() });
       void flush();
     },
-    [first.lesson, flush, tell],
+    [first.lesson, flush, show],
   );
 
   const now = useNow();
   return {
     mat: later(told.mat, Math.max(0, now - told.at)),
-    /** The time for which the class is shown, by this device. */
-    now,
+    /** The time for which the class is shown, by the server's clock. */
+    now: now + told.ahead,
     isConnected: isConnected && waiting.length === 0,
     waiting: waiting.length,
     gone,
@@ -141,6 +143,11 @@ export function useMat(
     clearProblem: () => setProblem(undefined),
     steer,
   };
+}
+
+function toldBy(mat: Mat): Told {
+  const at = Date.now();
+  return { mat, at, ahead: Date.parse(mat.now) - at };
 }
 
 const TICK = 200;

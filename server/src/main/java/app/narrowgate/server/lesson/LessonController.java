@@ -60,13 +60,14 @@ class LessonController {
     /** A class in one line. */
     @Schema(name = "ListedClass")
     record ListedView(UUID id, int version, String title, LocalDate day, String starts, int minutes, @Nullable String family, @Nullable String place,
-            int here, @Schema(description = "What was planned, in order") List<String> planned) {
+            int here, @Schema(description = "What was planned, in order") List<String> planned,
+            @Schema(description = "True where it was run to its end") boolean ran) {
 
         static ListedView of(LessonRow row) {
             Lesson lesson = row.lesson();
             return new ListedView(row.id(), row.version(), lesson.title(), lesson.day(), lesson.starts().toString(), lesson.minutes(),
                     lesson.focus().family().map(Id::value).orElse(null), lesson.focus().place().map(Id::value).orElse(null), lesson.here().size(),
-                    lesson.planned().stream().map(Lesson.Planned::unit).toList());
+                    lesson.planned().stream().map(Lesson.Planned::unit).toList(), !lesson.came().isEmpty());
         }
     }
 

@@ -1,5 +1,6 @@
 package app.narrowgate.server.mat;
 
+import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.lesson.Lesson;
 import app.narrowgate.core.mat.MatPart;
 import app.narrowgate.core.mat.MatRun;
@@ -67,7 +68,7 @@ class MatStore {
      * Lays a class out to run, as it is planned now. One that is laid out already stays as it is, unless it has not begun and its plan
      * has been changed since.
      *
-     * @throws app.narrowgate.core.check.RefusedException where nothing is planned
+     * @throws RefusedException where nothing is planned, or it was run already
      */
     @Transactional
     Kept layOut(UUID mapId, UUID lesson, SignedIn by) {
@@ -75,6 +76,9 @@ class MatStore {
         int from = lessons.version(mapId, lesson);
         Optional<MatRow> there = mapper.held(lesson);
         if (there.map(MatRow::body).flatMap(MatText::read).filter(one -> one.run().state() != MatRun.State.READY || one.from() == from).isEmpty()) {
+            if (!lessons.lesson(mapId, lesson).came().isEmpty()) {
+                throw new RefusedException("This class has been run, and what came of it is kept. Plan another one.");
+            }
             StoredMap map = maps.head(mapId);
             PlannedLesson planned = lessons.planned(map, lesson, by);
             List<MatPart> parts = planned.plan().map(plan -> MatScript.of(map.index(), plan, planned.rounds())).orElse(List.of());

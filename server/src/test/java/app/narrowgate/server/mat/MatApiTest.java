@@ -216,7 +216,12 @@ class MatApiTest extends DemoMapTest {
                 kept.get("version").intValue() + 1, kept.get("lesson"), came.get(0).get("unit"))).json();
         assertThat(shorter.get("came").get(0).get("minutes").intValue()).isEqualTo(3);
         assertThat(shorter.get("came").get(0).get("pairs")).isEqualTo(came.get(0).get("pairs"));
+        assertThat(client.get(map + "/classes?from=" + DAY + "&until=" + DAY).json().findValues("ran").toString()).contains("true");
         assertThat(pressed(at, "go", 0, "").get("state").stringValue()).isEqualTo("running");
+        client.delete(at + "/mat");
+        Answer again = client.post(at + "/mat", "");
+        assertThat(again.status()).isEqualTo(422);
+        assertThat(again.text()).contains("has been run");
     }
 
     /** Until it has begun, what is on the mat is what is planned; afterwards the plan may change and the class goes on. */
