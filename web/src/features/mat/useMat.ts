@@ -34,12 +34,15 @@ export function useMat(
   source: { events: string; body: unknown; send: (press: Press) => Promise<Mat> },
 ) {
   const [told, setTold] = useState<Told>(() => toldBy(first));
-  const [isConnected, setConnected] = useState(true);
+  const [isFollowing, setFollowing] = useState(true);
+  const [isStuck, setStuck] = useState(false);
   const [gone, setGone] = useState<"withdrawn" | "off">();
   const [problem, setProblem] = useState<Problem>();
   const all = useWaiting(PRESSES);
   const waiting = all.filter((one) => one.lesson === first.lesson);
   const latest = useRef(told);
+  /** As the stream alone has told it; nothing that was pressed here and is not stored yet is in it. */
+  const streamed = useRef(first);
   const sending = useRef(false);
   const send = useRef(source.send);
   useEffect(() => {
@@ -69,10 +72,15 @@ export function useMat(
         try {
           const mat = await send.current({ ...next.press, ago: Math.max(0, Date.now() - next.at) });
           drop(next.press.id);
+          setStuck(false);
           setProblem(undefined);
-          if (mine().length === 0) tell(mat);
+          // What came over the stream meanwhile was held back, and may be newer.
+          if (mine().length === 0) tell(streamed.current.version > mat.version ? streamed.current : mat);
         } catch (error) {
-          if (isForLater(error)) return;
+          if (isForLater(error)) {
+            setStuck(true);
+            return;
+          }
           // What is refused is not asked again; the class is shown as it stands.
           drop(next.press.id);
           setProblem(problemOf(error));
@@ -88,28 +96,31 @@ export function useMat(
   const body = JSON.stringify(source.body);
   useEffect(() => {
     const end = new AbortController();
+    let off = false;
     void follow(
       source.events,
       JSON.parse(body),
       ({ event, data }) => {
-        setConnected(true);
+        setFollowing(true);
         if (event === "gone") {
           setGone("withdrawn");
           end.abort();
         } else if (event === "away") {
+          // It may be laid out anew, and be counted from one again.
+          off = true;
           setGone("off");
-        } else if (event === "mat" && mine().length === 0) {
-          setGone(undefined);
-          tell(JSON.parse(data) as Mat);
-        } else if (event === "stand" && mine().length === 0) {
-          // What changes from press to press; what is missing in it is no longer so.
-          setGone(undefined);
-          const { look, begun, ...stand } = JSON.parse(data) as Partial<Mat>;
-          tell({ ...latest.current.mat, ...stand, look, begun });
+        } else {
+          streamed.current = heardOf(streamed.current, event, data);
+          const isNews = off || streamed.current.version >= latest.current.mat.version;
+          if (isNews && mine().length === 0) {
+            off = false;
+            setGone(undefined);
+            tell(streamed.current);
+          }
         }
       },
       (is) => {
-        setConnected(is);
+        setFollowing(is);
         if (is) void flush();
       },
       end.signal,
@@ -136,13 +147,24 @@ export function useMat(
     mat: later(told.mat, Math.max(0, now - told.at)),
     /** The time for which the class is shown, by the server's clock. */
     now: now + told.ahead,
-    isConnected: isConnected && waiting.length === 0,
+    isConnected: isFollowing && !isStuck,
     waiting: waiting.length,
     gone,
     problem,
     clearProblem: () => setProblem(undefined),
     steer,
   };
+}
+
+/**
+ * A class after an event of its stream: the whole of it, or what changes from press to press; what is missing in that is no
+ * longer so.
+ */
+export function heardOf(before: Mat, event: string, data: string): Mat {
+  if (event === "mat") return JSON.parse(data) as Mat;
+  if (event !== "stand") return before;
+  const { look, begun, ...stand } = JSON.parse(data) as Partial<Mat>;
+  return { ...before, ...stand, look, begun };
 }
 
 function toldBy(mat: Mat): Told {
