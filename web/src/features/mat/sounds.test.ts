@@ -1,36 +1,12 @@
 import { expect, it } from "vitest";
-import type { Mat } from "./clock";
+import type { Mat, Step } from "./clock";
+import { EVENING, part, step } from "./evening";
 import { heardAt, saidAt } from "./sounds";
 
-function mat(kind: Mat["parts"][number]["steps"][number]["kind"], left: number, ran: number): Mat {
-  return {
-    lesson: "l",
-    title: "Tonight",
-    gym: "Mats",
-    version: 1,
-    now: "2026-11-27T19:00:00Z",
-    state: "running",
-    step: 1,
-    left,
-    ran,
-    here: 2,
-    minutes: 60,
-    parts: [
-      {
-        unit: "called:a",
-        section: "called",
-        title: "Low mount",
-        held: {},
-        heldOther: {},
-        answers: [{ call: "They post wide", from: "Low mount", answer: "Bridge" }],
-        cautions: [],
-        mistakes: [],
-        bouts: [],
-        inserted: false,
-        steps: [{ number: 1, kind, seconds: 60, bout: 0, calls: [{ at: 0, answer: 0 }] }],
-      },
-    ],
-  };
+function mat(kind: Step["kind"], left: number, ran: number): Mat {
+  const called = part("called:a", "called", [{ ...step(1, kind, 60), calls: [{ at: 0, answer: 0 }] }]);
+  const answers = [{ call: "They post wide", from: "Low mount", answer: "Bridge" }];
+  return { ...EVENING, left, ran, parts: [{ ...called, answers }] };
 }
 
 it("counts a round in, begins it, and says when it is soon over", () => {

@@ -2,38 +2,13 @@ import { act, renderHook } from "@testing-library/react";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
 import { ApiError } from "../../api/client";
 import type { Mat, Press } from "./clock";
+import { EVENING, part, step } from "./evening";
 import { useMat } from "./useMat";
 
 const FIRST: Mat = {
-  lesson: "l",
-  title: "Tonight",
-  gym: "Mats",
+  ...EVENING,
   version: 3,
-  now: "2026-11-27T19:00:00Z",
-  state: "running",
-  step: 1,
-  left: 60_000,
-  ran: 0,
-  here: 2,
-  minutes: 60,
-  parts: [
-    {
-      unit: "talk",
-      section: "talk",
-      title: "Talk",
-      held: {},
-      heldOther: {},
-      answers: [],
-      cautions: [],
-      mistakes: [],
-      bouts: [],
-      inserted: false,
-      steps: [
-        { number: 1, kind: "talk", seconds: 60, bout: 0, calls: [] },
-        { number: 2, kind: "talk", seconds: 60, bout: 0, calls: [] },
-      ],
-    },
-  ],
+  parts: [part("talk", "talk", [step(1, "talk", 60), step(2, "talk", 60)])],
 };
 
 const NO_NETWORK = new ApiError({ status: 0, title: "No connection", detail: "" });

@@ -151,7 +151,6 @@ export function useMat(
     waiting: waiting.length,
     gone,
     problem,
-    clearProblem: () => setProblem(undefined),
     steer,
   };
 }

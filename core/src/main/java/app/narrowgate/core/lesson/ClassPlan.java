@@ -6,7 +6,9 @@ import app.narrowgate.core.map.Id;
 import app.narrowgate.core.odds.Closing;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 
 /**
  * A class to the minute.
@@ -41,6 +43,11 @@ public record ClassPlan(List<Line> lines, List<LeftOut> leftOut, double now, dou
             who = List.copyOf(who);
             not = List.copyOf(not);
             missed = List.copyOf(missed);
+        }
+
+        /** Those for whom the map closes it: they are never on the bottom in it. */
+        public Set<UUID> feeds() {
+            return not.stream().filter(one -> one.because() == Because.CLOSED).map(Not::student).collect(Collectors.toSet());
         }
     }
 

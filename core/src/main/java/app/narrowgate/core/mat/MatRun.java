@@ -84,12 +84,13 @@ public record MatRun(List<MatPart> parts, int step, State state, Instant since, 
         done = List.copyOf(done);
         here = List.copyOf(here);
         gone = List.copyOf(gone);
-        if (parts.isEmpty()) {
-            throw new RefusedException("Nothing is planned yet, so there is nothing to run. Say who is here first.");
-        }
     }
 
-    /** A class that has not begun. */
+    /**
+     * A class that has not begun.
+     *
+     * @throws RefusedException where nothing is planned
+     */
     public static MatRun ready(List<MatPart> parts, List<UUID> here, Instant now) {
         if (parts.isEmpty()) {
             throw new RefusedException("Nothing is planned yet, so there is nothing to run. Say who is here first.");
@@ -107,11 +108,6 @@ public record MatRun(List<MatPart> parts, int step, State state, Instant since, 
     /** The step in which it stood. */
     public MatStep current() {
         return steps().get(place());
-    }
-
-    /** The part in which it stood. */
-    public MatPart part() {
-        return parts.get(partOf(step));
     }
 
     private int place() {

@@ -15,13 +15,11 @@ import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.LinkRef;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Reaction;
-import app.narrowgate.core.trait.Side;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /** Lays the lines of a plan out into the steps of a class: shown, changed over, worked by the clock. Each part lasts its minutes to the second. */
 public final class MatScript {
@@ -74,11 +72,9 @@ public final class MatScript {
             case TALK -> List.of(MatStep.plain(number++, MatStep.Kind.TALK, line.minutes() * MINUTE));
             default -> worked(unit, line.minutes());
         };
-        Set<java.util.UUID> feeds = line.not().stream().filter(not -> not.because() == ClassPlan.Because.CLOSED).map(ClassPlan.Not::student)
-                .collect(Collectors.toSet());
         return new MatPart(unit.key(), Optional.of(unit.section()), unit.apart().map(pair -> pair.one().situation()).or(unit::place),
                 unit.apart().map(pair -> pair.other().situation()), unit.links(), unit.drill().map(Drill::kind), steps,
-                bouts.stream().map(round -> round.groups().stream().map(PairedRound.Group::who).toList()).toList(), feeds, inserted);
+                bouts.stream().map(round -> round.groups().stream().map(PairedRound.Group::who).toList()).toList(), line.feeds(), inserted);
     }
 
     private List<MatStep> moves(List<Id> movements, int seconds) {
@@ -89,7 +85,7 @@ public final class MatScript {
         List<MatStep> steps = new ArrayList<>();
         for (int i = 0; i < many; i++) {
             int each = seconds * (i + 1) / many - seconds * i / many;
-            steps.add(new MatStep(number++, MatStep.Kind.MOVE, each, Optional.<Side>empty(), Optional.empty(), Optional.of(movements.get(i)), 0, List.of()));
+            steps.add(new MatStep(number++, MatStep.Kind.MOVE, each, Optional.empty(), Optional.empty(), Optional.of(movements.get(i)), 0, List.of()));
         }
         return steps;
     }

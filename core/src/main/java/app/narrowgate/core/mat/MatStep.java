@@ -63,9 +63,4 @@ public record MatStep(int number, Kind kind, int seconds, Optional<Side> side, O
     static MatStep plain(int number, Kind kind, int seconds) {
         return new MatStep(number, kind, seconds, Optional.empty(), Optional.empty(), Optional.empty(), 0, List.of());
     }
-
-    /** What is called after so many seconds. */
-    public Optional<Call> called(double after) {
-        return calls.stream().filter(call -> call.at() <= after).reduce((earlier, later) -> later);
-    }
 }

@@ -119,7 +119,7 @@ public class LessonPlanner {
         for (ClassPlan.Line line : plan.lines()) {
             Section section = line.unit().section();
             if (section.practises()) {
-                RoundWish wish = RoundWish.usual(section, lesson.limit(), feeds(line), Set.copyOf(line.missed()));
+                RoundWish wish = RoundWish.usual(section, lesson.limit(), line.feeds(), Set.copyOf(line.missed()));
                 int bouts = section == Section.LIVE ? Turns.bouts(line.minutes()) : 1;
                 keys.addAll(Collections.nCopies(bouts, line.unit().key()));
                 wishes.addAll(Collections.nCopies(bouts, wish));
@@ -131,10 +131,6 @@ public class LessonPlanner {
             byKey.computeIfAbsent(keys.get(i), key -> new ArrayList<>()).add(rounds.get(i));
         }
         return byKey;
-    }
-
-    static Set<UUID> feeds(ClassPlan.Line line) {
-        return line.not().stream().filter(not -> not.because() == ClassPlan.Because.CLOSED).map(ClassPlan.Not::student).collect(Collectors.toSet());
     }
 
     private static PairRequest request(Lesson lesson, List<Student> students, List<RoundWish> wishes, Map<Couple, Integer> lately) {

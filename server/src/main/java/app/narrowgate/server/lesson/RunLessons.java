@@ -80,7 +80,7 @@ public class RunLessons {
         Lesson with = lesson(map.id(), id).came(here, List.of()).planned(units);
         Map<String, Set<UUID>> feeds = new LinkedHashMap<>();
         planner.asItWas(map, id, with, by).plan().ifPresent(plan -> plan.lines()
-                .forEach(line -> feeds.put(line.unit().key(), LessonPlanner.feeds(line))));
+                .forEach(line -> feeds.put(line.unit().key(), line.feeds())));
         return feeds;
     }
 

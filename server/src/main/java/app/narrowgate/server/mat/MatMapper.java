@@ -1,5 +1,6 @@
 package app.narrowgate.server.mat;
 
+import app.narrowgate.core.check.Coded;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -19,7 +20,7 @@ interface MatMapper {
     record LinkRow(UUID id, UUID gym, UUID lesson, String kind, String madeBy, Instant madeAt, Instant expiresAt, Instant withdrawnAt) {
 
         MatLink toLink() {
-            return new MatLink(id, gym, lesson, MatLink.Kind.valueOf(kind.toUpperCase(java.util.Locale.ROOT)), madeBy, madeAt, expiresAt, withdrawnAt);
+            return new MatLink(id, gym, lesson, Coded.require(MatLink.Kind.class, "kind", kind), madeBy, madeAt, expiresAt, withdrawnAt);
         }
     }
 
