@@ -74,6 +74,7 @@ class ArchitectureTest {
         MAY_KNOW.put("held", Set.of("door", "odds", "map", "problem"));
         MAY_KNOW.put("drill", Set.of("door", "odds", "map", "revision", "account", "problem"));
         MAY_KNOW.put("lesson", Set.of("drill", "odds", "person", "map", "revision", "account", "gym", "door", "problem"));
+        MAY_KNOW.put("term", Set.of("lesson", "odds", "person", "map", "revision", "account", "door", "problem"));
         MAY_KNOW.put("event", Set.of());
         MAY_KNOW.put("mat", Set.of("event", "lesson", "picture", "person", "map", "account", "limit", "gym", "door", "problem"));
         MAY_KNOW.put("question", Set.of("door", "odds", "map", "revision", "account", "problem"));

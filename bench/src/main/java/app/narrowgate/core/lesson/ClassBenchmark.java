@@ -5,10 +5,16 @@ import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.core.person.Person;
+import app.narrowgate.core.term.ComingClass;
+import app.narrowgate.core.term.TermPlan;
+import app.narrowgate.core.term.TermPlanner;
+import app.narrowgate.core.term.TermRequest;
+import app.narrowgate.core.term.TermStudent;
 import app.narrowgate.core.trait.AgeGroup;
 import app.narrowgate.core.trait.Level;
 import app.narrowgate.exchange.map.MapFolder;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -64,6 +70,21 @@ public class ClassBenchmark {
     @Benchmark
     public ClassPlan ninetyMinutesForForty() {
         return ClassPlanner.plan(new ClassRequest(90, Focus.EVERYTHING, ClassShape.Usual.STEP_BY_STEP.of(90), forty, Map.of(), Set.of(), List.of()),
+                Setting.of(Id.of("guard-or-better")).withRead(0.25).withLate(0.5), setting -> SolvedMap.of(index, setting));
+    }
+
+    /** Three classes a week for twelve weeks, for forty of whom each comes as often as they do. */
+    @Benchmark
+    public TermPlan twelveWeeksForForty() {
+        Random random = new Random(12);
+        LocalDate first = LocalDate.of(2026, 9, 1);
+        List<ComingClass> classes = new ArrayList<>();
+        for (int i = 0; i < 36; i++) {
+            classes.add(new ComingClass(new UUID(1, i), first.plusDays(7L * (i / 3) + 2L * (i % 3)), Focus.EVERYTHING, 2, 2, Set.of(), Set.of(), Set.of()));
+        }
+        List<TermStudent> students = forty.stream().map(student -> new TermStudent(student,
+                classes.stream().map(c -> 0.2 + 0.7 * random.nextDouble()).toList(), Map.of())).toList();
+        return TermPlanner.plan(new TermRequest(first, first.plusWeeks(12), classes, students),
                 Setting.of(Id.of("guard-or-better")).withRead(0.25).withLate(0.5), setting -> SolvedMap.of(index, setting));
     }
 

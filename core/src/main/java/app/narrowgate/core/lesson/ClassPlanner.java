@@ -8,14 +8,15 @@ import app.narrowgate.core.drill.SoloPlanner;
 import app.narrowgate.core.drill.WhoMay;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.LinkRef;
-import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.core.trait.Side;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.Deque;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -47,30 +48,28 @@ public final class ClassPlanner {
 
     private final ClassRequest request;
     private final SolvedMap solved;
-    private final List<StudentOdds> students = new ArrayList<>();
+    private final List<StudentOdds> students;
     private final List<Unit> units;
     private final Set<Id> known;
     private Optional<Unit> owed;
+    /** What has to come: what is fixed, and of what was wished for as much as there is room for. */
+    private Map<String, Optional<Integer>> asked;
     /** By the unit itself: it is asked for in the innermost loop. */
     private final Map<Unit, double[][]> gains = new IdentityHashMap<>();
 
     private ClassPlanner(ClassRequest request, Setting house, Function<Setting, SolvedMap> solve) {
         this.request = request;
         this.solved = solve.apply(house.withMatchup(Typical.of(request.students(), house.matchup()))).converged();
-        Map<Setting, StudentOdds.Solved> kinds = new HashMap<>();
-        for (Student student : request.students()) {
-            Matchup own = Typical.matchup(student, request.students(), house.matchup());
-            Setting setting = house.withMatchup(own);
-            students.add(new StudentOdds(student, setting,
-                    kinds.computeIfAbsent(setting, s -> StudentOdds.Solved.of(solve.apply(s).converged(), request.focus()))));
-        }
-        this.known = known();
+        this.students = StudentOdds.of(request.students(), request.focus(), house, solve);
+        this.known = Student.known(request.students());
         PracticeGraph graph = PracticeGraph.of(solved, HouseTimes.USUAL);
-        this.units = new ArrayList<>(Units.of(graph, request.focus(), promising(), known, request.lately(), request.fixed().keySet()));
+        this.units = new ArrayList<>(Units.of(graph, request.focus(), promising(), known, request.lately(),
+                Stream.concat(request.fixed().keySet().stream(), request.wished().stream()).toList()));
         units.add(0, Unit.frame(Section.WARM_UP));
         units.add(Unit.frame(Section.TALK));
         units.forEach(unit -> gains.put(unit, gains(unit)));
         this.owed = owed();
+        this.asked = request.fixed();
     }
 
     /**
@@ -85,19 +84,6 @@ public final class ClassPlanner {
             throw new RefusedException("Nobody is here yet; say who is, and the class is worked out for them.");
         }
         return new ClassPlanner(request, house, solve).plan();
-    }
-
-    /** Reactions that at least half of those who are here have practised in a class. */
-    private Set<Id> known() {
-        Map<Id, Integer> by = new HashMap<>();
-        request.students().forEach(student -> student.practised().keySet().forEach(id -> by.merge(id, 1, Integer::sum)));
-        Set<Id> found = new HashSet<>();
-        by.forEach((id, count) -> {
-            if (2 * count >= request.students().size()) {
-                found.add(id);
-            }
-        });
-        return found;
     }
 
     /**
@@ -170,7 +156,7 @@ public final class ClassPlanner {
         return new ClassPlan(lines, request.only() ? List.of() : leftOut(given, lines), now, after(lines), warmUp(lines), empty, gone);
     }
 
-    /** Minutes of every unit that comes, in the order of the class; what is owed gives way where it does not fit. */
+    /** Minutes of every unit that comes, in the order of the class; what is owed gives way where it does not fit, then what was wished for last. */
     private Map<Unit, Integer> share(Map<String, Optional<Integer>> fixed) {
         if (request.only()) {
             Map<Unit, Integer> given = new LinkedHashMap<>();
@@ -180,14 +166,21 @@ public final class ClassPlanner {
             }
             return given;
         }
-        try {
-            return shared(fixed);
-        } catch (RefusedException noRoom) {
-            if (owed.isEmpty()) {
-                throw noRoom;
+        Deque<String> wished = new ArrayDeque<>(request.wished().stream()
+                .filter(key -> units.stream().anyMatch(unit -> unit.key().equals(key) && mayCome(unit))).toList());
+        while (true) {
+            asked = new LinkedHashMap<>();
+            wished.forEach(key -> asked.put(key, Optional.empty()));
+            asked.putAll(fixed);
+            try {
+                return shared(asked);
+            } catch (RefusedException noRoom) {
+                if (owed.isPresent()) {
+                    owed = Optional.empty();
+                } else if (wished.pollLast() == null) {
+                    throw noRoom;
+                }
             }
-            owed = Optional.empty();
-            return shared(fixed);
         }
     }
 
@@ -382,7 +375,7 @@ public final class ClassPlanner {
     }
 
     private ClassPlan.LeftOut leftOut(Unit unit, Map<Unit, Integer> given, double whole) {
-        Map<String, Optional<Integer>> with = new LinkedHashMap<>(request.fixed());
+        Map<String, Optional<Integer>> with = new LinkedHashMap<>(asked);
         with.put(unit.key(), Optional.empty());
         Optional<Id> needs = unit.needs().filter(id -> given.keySet().stream()
                 .noneMatch(other -> other.section() == Section.NEW && other.shares().containsKey(id)));

@@ -64,7 +64,7 @@ public record Focus(Optional<Id> family, Optional<Id> place) {
     }
 
     /** True where a situation is of this focus. */
-    boolean holds(Situation situation) {
+    public boolean holds(Situation situation) {
         return place.map(situation.id()::equals).orElseGet(() -> family.map(situation.family()::equals).orElse(true));
     }
 }

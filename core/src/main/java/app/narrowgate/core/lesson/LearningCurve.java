@@ -11,14 +11,14 @@ import app.narrowgate.core.trait.Level;
  * @param reach log odds by which the ceiling of one class lies above what there was, above 0
  * @param tau minutes of practice after which 63 of 100 parts of the way to it are gone
  */
-record LearningCurve(double reach, double tau) {
+public record LearningCurve(double reach, double tau) {
 
     private static final double SOON = 0.4;
     private static final double LATER = 0.9;
     private static final double DAYS = 10;
 
     /** The curve of a level. */
-    static LearningCurve of(Level level) {
+    public static LearningCurve of(Level level) {
         return switch (level) {
             case NOVICE -> new LearningCurve(0.6, 11);
             case INTERMEDIATE -> new LearningCurve(0.5, 9);
@@ -27,7 +27,7 @@ record LearningCurve(double reach, double tau) {
     }
 
     /** Chance in [0,1] after {@code minutes} of practice, from {@code works}. Increasing and concave in the minutes. */
-    double after(double works, double minutes) {
+    public double after(double works, double minutes) {
         return works + (ceiling(works) - works) * (1 - left(minutes));
     }
 

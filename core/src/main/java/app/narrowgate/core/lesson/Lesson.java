@@ -31,6 +31,7 @@ import java.util.stream.Stream;
  * @param own the shape, where it is not
  * @param here who is here, by their places on the roster
  * @param fixed units that come in any case, with their minutes where these are fixed
+ * @param term units that the term asks for, the most important first; they come where there is room
  * @param out units that do not come
  * @param together pairs that stay together
  * @param apart pairs that never come together
@@ -41,8 +42,8 @@ import java.util.stream.Stream;
  * @param came what really came in it, in order; empty while it was not run
  */
 public record Lesson(String title, LocalDate day, LocalTime starts, int minutes, Focus focus, Optional<Id> aim, double read, double late,
-        Optional<ClassShape.Usual> usual, Optional<ClassShape> own, List<UUID> here, Map<String, Optional<Integer>> fixed, Set<String> out,
-        Set<Couple> together, Set<Couple> apart, PairRequest.Odd odd, double limit, int turn, List<Planned> planned,
+        Optional<ClassShape.Usual> usual, Optional<ClassShape> own, List<UUID> here, Map<String, Optional<Integer>> fixed, List<String> term,
+        Set<String> out,        Set<Couple> together, Set<Couple> apart, PairRequest.Odd odd, double limit, int turn, List<Planned> planned,
         List<Came> came) {
 
     /** A key of a unit. */
@@ -109,6 +110,11 @@ public record Lesson(String title, LocalDate day, LocalTime starts, int minutes,
         if (fixed.size() > MOST_KEYS || out.size() > MOST_KEYS) {
             throw new RefusedException("At most %d things are fixed or taken out of a class.".formatted(MOST_KEYS));
         }
+        term = List.copyOf(term);
+        if (term.size() > MOST_KEYS) {
+            throw new RefusedException("A term asks for at most %d things in a class.".formatted(MOST_KEYS));
+        }
+        term.forEach(key -> KEY.require("What the term asks for", key));
         fixed.keySet().forEach(key -> KEY.require("What is fixed", key));
         fixed.values().forEach(given -> given.ifPresent(m -> ClassRequest.FIXED.require("What is fixed", m)));
         out.forEach(key -> KEY.require("What is taken out", key));
@@ -125,18 +131,24 @@ public record Lesson(String title, LocalDate day, LocalTime starts, int minutes,
 
     /** The same with what was planned. */
     public Lesson planned(List<Planned> other) {
-        return new Lesson(title, day, starts, minutes, focus, aim, read, late, usual, own, here, fixed, out, together, apart, odd, limit, turn, other,
-                came);
+        return new Lesson(title, day, starts, minutes, focus, aim, read, late, usual, own, here, fixed, term, out, together, apart, odd, limit, turn,
+                other, came);
     }
 
     /** The same with who was really there, and what came. */
     public Lesson came(List<UUID> there, List<Came> what) {
-        return new Lesson(title, day, starts, minutes, focus, aim, read, late, usual, own, there, fixed, out, together, apart, odd, limit, turn,
+        return new Lesson(title, day, starts, minutes, focus, aim, read, late, usual, own, there, fixed, term, out, together, apart, odd, limit, turn,
                 planned, what);
     }
 
+    /** The same with other things that the term asks for. */
+    public Lesson asked(List<String> other) {
+        return new Lesson(title, day, starts, minutes, focus, aim, read, late, usual, own, here, fixed, other, out, together, apart, odd, limit, turn,
+                planned, came);
+    }
+
     /** What came where it was run, else what was planned. */
-    private List<Planned> asItWas() {
+    public List<Planned> asItWas() {
         return came.isEmpty() ? planned : came.stream().map(Came::asPlanned).toList();
     }
 
@@ -150,7 +162,7 @@ public record Lesson(String title, LocalDate day, LocalTime starts, int minutes,
             spans.put(section, new ClassShape.Span(0, Math.min(taken, (int) ClassShape.MINUTES.high())));
         }
         return new Lesson(title, day, starts, minutes, focus, aim, read, late, Optional.empty(),
-                Optional.of(new ClassShape(spans)), here, all, Set.of(), together, apart, odd, limit, turn, planned, came);
+                Optional.of(new ClassShape(spans)), here, all, term, Set.of(), together, apart, odd, limit, turn, planned, came);
     }
 
     /** Reactions that whoever was here was taught, in order, each once; what came up in live rounds alone is not among them. */

@@ -6,17 +6,18 @@ import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
 import app.narrowgate.core.odds.Rates;
 import java.util.Map;
+import java.util.Optional;
 
 /**
- * Figures after practice: reactions that were practised get going as often as the curve says, the rest stays.
+ * Figures after practice: reactions that were practised get going as often as that led to, the rest stays.
  *
- * @param counted reaction to minutes that count
+ * @param works reaction to the chance in [0,1] that it gets going
  */
-record Practised(Rates before, Map<Id, Double> counted, LearningCurve curve) implements Rates {
+record Practised(Rates before, Map<Id, Double> works) implements Rates {
 
     @Override
     public double works(Reaction reaction) {
-        return curve.after(before.works(reaction), counted.getOrDefault(reaction.id(), 0.0));
+        return Optional.ofNullable(works.get(reaction.id())).orElseGet(() -> before.works(reaction));
     }
 
     @Override

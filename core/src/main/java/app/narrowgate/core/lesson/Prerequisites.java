@@ -21,7 +21,7 @@ import java.util.Set;
  * do. These are the reactions that dominate it in the map's graph (Prosser 1959); of several the last one on the way counts, so every reaction has
  * at most one and they make a forest. Found by leaving each out and looking what is still reached: O(reactions · map).
  */
-final class Prerequisites {
+public final class Prerequisites {
 
     private final MapIndex index;
     private final Set<Id> begins;
@@ -36,7 +36,7 @@ final class Prerequisites {
      *
      * @param begins situations that rounds begin in
      */
-    static Map<Id, Id> among(MapIndex index, Set<Id> begins, Collection<Id> asked) {
+    public static Map<Id, Id> among(MapIndex index, Set<Id> begins, Collection<Id> asked) {
         Prerequisites looking = new Prerequisites(index, begins);
         Map<Id, Set<Id>> needed = new LinkedHashMap<>();
         asked.forEach(id -> needed.put(id, new HashSet<>()));

@@ -4,10 +4,13 @@ import app.narrowgate.core.map.Id;
 import app.narrowgate.core.person.Person;
 import app.narrowgate.core.trait.Injury;
 import app.narrowgate.core.trait.Level;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 
 /**
  * Somebody who is here.
@@ -24,8 +27,15 @@ public record Student(UUID id, Person person, Set<Injury> hurt, Map<Id, Integer>
     }
 
     /** Their level; some years where nobody has written it down. */
-    Level level() {
+    public Level level() {
         return person.level().orElse(Level.INTERMEDIATE);
+    }
+
+    /** Reactions that at least half of {@code students} have practised in a class. */
+    public static Set<Id> known(List<Student> students) {
+        Map<Id, Integer> by = new HashMap<>();
+        students.forEach(student -> student.practised().keySet().forEach(id -> by.merge(id, 1, Integer::sum)));
+        return by.entrySet().stream().filter(each -> 2 * each.getValue() >= students.size()).map(Map.Entry::getKey).collect(Collectors.toSet());
     }
 
     /** What a minute on a reaction counts for them. */

@@ -13,9 +13,10 @@ import app.narrowgate.core.odds.SolvedMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 
 /** What a map says of one student: what they may practise and what it gains them. Not for several threads. */
-final class StudentOdds {
+public final class StudentOdds {
 
     /**
      * A map solved for a kind of student, shared by all of that kind.
@@ -37,14 +38,28 @@ final class StudentOdds {
     private final Solved solved;
     private final LearningCurve curve;
 
-    StudentOdds(Student student, Setting setting, Solved solved) {
+    private StudentOdds(Student student, Setting setting, Solved solved) {
         this.student = student;
         this.setting = setting;
         this.solved = solved;
         this.curve = LearningCurve.of(student.level());
     }
 
-    Student student() {
+    /**
+     * What a map says of each of those who train together, everybody under the average of the others; solved once for each kind of student.
+     *
+     * @param focus whose starts are weighed
+     * @param solve gives the map under a setting, solved
+     */
+    public static List<StudentOdds> of(List<Student> students, Focus focus, Setting house, Function<Setting, SolvedMap> solve) {
+        Map<Setting, Solved> kinds = new HashMap<>();
+        return students.stream().map(student -> {
+            Setting setting = house.withMatchup(Typical.matchup(student, students, house.matchup()));
+            return new StudentOdds(student, setting, kinds.computeIfAbsent(setting, s -> Solved.of(solve.apply(s).converged(), focus)));
+        }).toList();
+    }
+
+    public Student student() {
         return student;
     }
 
@@ -54,7 +69,7 @@ final class StudentOdds {
     }
 
     /** Worth in [0,1] of this class's starts for them, before anything is practised. */
-    double now() {
+    public double now() {
         return solved.now();
     }
 
@@ -79,6 +94,21 @@ final class StudentOdds {
         return counted;
     }
 
+    /** Worth of the starts gained per 1 of a reaction's working, at least 0; 0 where it is closed or taught later. */
+    public double slope(Id reaction) {
+        return solved.slopes().getOrDefault(reaction, 0.0);
+    }
+
+    /** How often a reaction gets going once it is known, as the map has it, in [0,1]. */
+    public double written(Id reaction) {
+        return solved.graph().solved().rates().works(reaction(reaction));
+    }
+
+    /** Chance in [0,1] that a reaction which the map writes down with {@code written} gets going for them. */
+    public double works(Id reaction, double written) {
+        return solved.graph().solved().conditions().works(reaction(reaction), written);
+    }
+
     /** Chance in [0,1] that a reaction gets going for them now. */
     double works(Id reaction) {
         return solved.graph().solved().conditions().works(reaction(reaction));
@@ -86,13 +116,12 @@ final class StudentOdds {
 
     /** The same after so many minutes that count. */
     double worksAfter(Id reaction, double counted) {
-        Reaction one = reaction(reaction);
-        return after(one, solved.graph().solved().rates().works(one), counted);
+        return after(reaction(reaction), written(reaction), counted);
     }
 
     /** Worth of the starts that so many minutes on one reaction would gain them, to first order; 0 where it is closed or taught later. */
-    double promise(Id reaction, double minutes) {
-        double slope = solved.slopes().getOrDefault(reaction, 0.0);
+    public double promise(Id reaction, double minutes) {
+        double slope = slope(reaction);
         return slope > 0 ? slope * (worksAfter(reaction, minutes * student.freshness(reaction)) - works(reaction)) : 0;
     }
 
@@ -107,7 +136,7 @@ final class StudentOdds {
             return gains;
         }
         for (Id id : counted(unit, most).keySet()) {
-            double slope = solved.slopes().getOrDefault(id, 0.0);
+            double slope = slope(id);
             double each = unit.shares().get(id) * student.freshness(id);
             Reaction reaction = reaction(id);
             double written = solved.graph().solved().rates().works(reaction);
@@ -134,11 +163,20 @@ final class StudentOdds {
 
     /** Worth of the starts when the reactions were practised for so many minutes that count. */
     double after(Map<Id, Double> counted) {
+        Map<Id, Double> works = new HashMap<>();
+        counted.forEach((id, minutes) -> {
+            if (minutes > 0) {
+                works.put(id, curve.after(written(id), minutes));
+            }
+        });
+        return worth(works);
+    }
+
+    /** Worth in [0,1] of the starts when the map wrote these figures down for those reactions; one solve. */
+    public double worth(Map<Id, Double> works) {
         SolvedMap before = solved.graph().solved();
-        if (counted.values().stream().allMatch(minutes -> minutes == 0)) {
-            return now();
-        }
-        return SolvedMap.of(before.index(), setting, new Practised(before.rates(), counted, curve)).converged().startWorth(solved.starts());
+        return works.isEmpty() ? now()
+                : SolvedMap.of(before.index(), setting, new Practised(before.rates(), works)).converged().startWorth(solved.starts());
     }
 
     private Reaction reaction(Id id) {

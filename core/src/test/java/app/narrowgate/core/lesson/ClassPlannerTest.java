@@ -15,6 +15,7 @@ import app.narrowgate.core.person.Person;
 import app.narrowgate.core.trait.AgeGroup;
 import app.narrowgate.core.trait.Level;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -214,5 +215,23 @@ class ClassPlannerTest {
         assertThat(LearningCurve.freshness(1)).isLessThan(0.5);
         assertThat(LearningCurve.freshness(11)).isBetween(0.95, 1.05);
         assertThat(LearningCurve.freshness(60)).isBetween(1.2, 1.3);
+    }
+
+    @Test
+    void whatATermAsksForComesWhereThereIsRoomAndGivesWayWhereThereIsNone() {
+        Map<Section, ClassShape.Span> spans = new EnumMap<>(Section.class);
+        for (Section section : Section.values()) {
+            spans.put(section, new ClassShape.Span(0, section == Section.CHAIN || section == Section.CALLED ? 0 : 20));
+        }
+        String wished = "new:" + map().reactionsFrom(Id.of("held")).get(0).id();
+        assertThat(keys(wishing(spans, 15, wished, Set.of()))).contains(wished);
+        assertThat(keys(wishing(spans, 15, wished, Set.of(wished)))).doesNotContain(wished);
+        assertThat(keys(wishing(spans, 18, wished, Set.of()))).doesNotContain(wished).contains("live:pinned");
+    }
+
+    /** A class of 20 minutes in which all but {@code live} and two are free. */
+    private static ClassPlan wishing(Map<Section, ClassShape.Span> spans, int live, String wished, Set<String> out) {
+        return plan(new ClassRequest(20, Focus.EVERYTHING, new ClassShape(spans), students(6, Level.INTERMEDIATE),
+                Map.of("live:pinned", Optional.of(live), "warm-up", Optional.of(1), "talk", Optional.of(1)), List.of(wished), out, List.of(), false));
     }
 }

@@ -76,6 +76,7 @@ public final class LessonJson {
         Map<String, Optional<Integer>> fixed = new LinkedHashMap<>();
         fields.objects("fixed", f -> fixed.put(f.text("unit", Lesson.KEY),
                 f.has("minutes") ? Optional.of(f.whole("minutes", ClassRequest.FIXED, 1)) : Optional.empty()));
+        List<String> term = fields.texts("term", Lesson.KEY, Lesson.MOST_KEYS);
         Set<String> out = new LinkedHashSet<>(fields.texts("out", Lesson.KEY, Lesson.MOST_KEYS));
         Set<Couple> together = couples(fields, "together");
         Set<Couple> apart = couples(fields, "apart");
@@ -88,7 +89,7 @@ public final class LessonJson {
         if (problems.isEmpty()) {
             try {
                 return new Lesson(title, day.orElseThrow(), starts.orElseThrow(), minutes, focus, aim, read, late, usual, own,
-                        here, fixed, out, together, apart, odd, limit, turn, planned, came);
+                        here, fixed, term, out, together, apart, odd, limit, turn, planned, came);
             } catch (RefusedException e) {
                 problems.add(new Problem("", e.getMessage()));
             }
@@ -202,6 +203,9 @@ public final class LessonJson {
             ObjectNode one = fixed.addObject().put("unit", unit);
             given.ifPresent(m -> one.put("minutes", m));
         });
+        if (!lesson.term().isEmpty()) {
+            lesson.term().forEach(node.putArray("term")::add);
+        }
         ArrayNode out = node.putArray("out");
         lesson.out().stream().sorted().forEach(out::add);
         put(node.putArray("together"), lesson.together());

@@ -66,7 +66,7 @@ class DemoClasses implements DemoPart {
                     .filter(one -> evening.absent().stream().noneMatch(name -> one.getKey().startsWith(name + " "))).map(Map.Entry::getValue).toList();
             lessons.keep(map.id(), UUID.randomUUID(), new Lesson(evening.title(), today.minusDays(evening.daysAgo()), evening.starts(), evening.minutes(),
                     Focus.family(Id.of(evening.family())), Optional.empty(), READ, LATE, Optional.of(ClassShape.Usual.STEP_BY_STEP), Optional.empty(),
-                    here, Map.of(), Set.of(), Set.of(), Set.of(), PairRequest.Odd.THREE, RoundWish.USUAL_LIMIT, 0, planned(evening), List.of()), owner.id());
+                    here, Map.of(), List.of(), Set.of(), Set.of(), Set.of(), PairRequest.Odd.THREE, RoundWish.USUAL_LIMIT, 0, planned(evening), List.of()), owner.id());
         }));
     }
 

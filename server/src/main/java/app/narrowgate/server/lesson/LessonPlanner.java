@@ -82,7 +82,8 @@ public class LessonPlanner {
             return new PlannedLesson(Optional.empty(), Map.of(), last, List.of());
         }
         List<Id> lately = past.isEmpty() ? List.of() : past.get(past.size() - 1).shown();
-        ClassRequest request = new ClassRequest(lesson.minutes(), lesson.focus(), lesson.shape(), students, lesson.fixed(), lesson.out(), lately, only);
+        ClassRequest request = new ClassRequest(lesson.minutes(), lesson.focus(), lesson.shape(), students, lesson.fixed(), only ? List.of() : lesson.term(),
+                lesson.out(), lately, only);
         Setting house = OddsQuestion.ofNobody(lesson.aim().map(Id::value).orElse(null), lesson.read(), lesson.late(), null, null)
                 .toSetting(map.index());
         // The request is part of the question, so that nothing planned for others, or before they came, is ever given.

@@ -44,7 +44,9 @@ record LessonView(@NotBlank @Size(max = 90) String title, @NotNull LocalDate day
                 allowableValues = {"step-by-step", "mostly-live", "repetition", "first-months"}) String usual,
         @Nullable @Size(max = 7) @Schema(description = "The shape, where it is not; parts that are missing do not come")
         List<@NotNull @Valid SpanView> shape, @NotNull @Size(max = 200) List<@NotNull UUID> here,
-        @NotNull @Size(max = 60) List<@NotNull @Valid FixedView> fixed, @NotNull @Size(max = 60) List<@NotNull @Size(min = 1, max = 140) String> out,
+        @NotNull @Size(max = 60) List<@NotNull @Valid FixedView> fixed,
+        @Nullable @Size(max = 60) @Schema(description = "Units that the term asks for, the most important first; they come where there is room")
+        List<@NotNull @Size(min = 1, max = 140) String> term, @NotNull @Size(max = 60) List<@NotNull @Size(min = 1, max = 140) String> out,
         @NotNull @Size(max = 100) List<@NotNull @Valid CoupleView> together, @NotNull @Size(max = 400) List<@NotNull @Valid CoupleView> apart,
         @NotNull @Schema(allowableValues = {"three", "rest"}) String odd, @DecimalMin("1") @DecimalMax("150") double limit,
         @Min(0) @Max(999) int turn) {
@@ -70,7 +72,7 @@ record LessonView(@NotBlank @Size(max = 90) String title, @NotNull LocalDate day
                 lesson.focus().family().map(Id::value).orElse(null), lesson.focus().place().map(Id::value).orElse(null),
                 lesson.aim().map(Id::value).orElse(null), lesson.read(), lesson.late(), lesson.usual().map(Coded::code).orElse(null),
                 lesson.own().map(LessonView::spans).orElse(null), lesson.here(),
-                lesson.fixed().entrySet().stream().map(e -> new FixedView(e.getKey(), e.getValue().orElse(null))).toList(),
+                lesson.fixed().entrySet().stream().map(e -> new FixedView(e.getKey(), e.getValue().orElse(null))).toList(), lesson.term(),
                 lesson.out().stream().sorted().toList(), couples(lesson.together()), couples(lesson.apart()), lesson.odd().code(), lesson.limit(),
                 lesson.turn());
     }
@@ -96,7 +98,8 @@ record LessonView(@NotBlank @Size(max = 90) String title, @NotNull LocalDate day
         fixed.forEach(one -> given.put(one.unit(), Optional.ofNullable(one.minutes())));
         return new Lesson(Text.tidy(title).strip(), day, LocalTime.parse(starts), minutes, new Focus(id(family), id(place)), id(aim), read, late,
                 Optional.ofNullable(usual).map(code -> Coded.require(ClassShape.Usual.class, "The shape", code)),
-                Optional.ofNullable(shape).map(LessonView::toShape), here, given, new LinkedHashSet<>(out), toCouples(together), toCouples(apart),
+                Optional.ofNullable(shape).map(LessonView::toShape), here, given, term == null ? List.of() : term, new LinkedHashSet<>(out),
+                toCouples(together), toCouples(apart),
                 Coded.require(PairRequest.Odd.class, "What becomes of the one who is left over", odd), limit, turn, List.of(), List.of());
     }
 

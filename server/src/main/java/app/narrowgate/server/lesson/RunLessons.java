@@ -62,7 +62,8 @@ public class RunLessons {
         Map<String, Optional<Integer>> fixed = new LinkedHashMap<>(kept.fixed());
         fixed.put(unit, Optional.of(minutes));
         Lesson with = new Lesson(kept.title(), kept.day(), kept.starts(), kept.minutes(), kept.focus(), kept.aim(), kept.read(), kept.late(),
-                kept.usual(), kept.own(), here, fixed, Set.of(), kept.together(), kept.apart(), kept.odd(), kept.limit(), kept.turn(), List.of(), List.of());
+                kept.usual(), kept.own(), here, fixed, List.of(), Set.of(), kept.together(), kept.apart(), kept.odd(), kept.limit(), kept.turn(), List.of(),
+                List.of());
         PlannedLesson planned = planner.plan(map, id, with, by);
         ClassPlan.Line line = planned.plan().stream().flatMap(plan -> plan.lines().stream()).filter(one -> one.unit().key().equals(unit)).findFirst()
                 .orElseThrow(() -> new NotFoundException("Those who are here cannot practise that tonight; choose something else."));

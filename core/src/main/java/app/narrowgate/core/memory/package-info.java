@@ -1,0 +1,2 @@
+/** What is remembered of something practised, by how often, how well and how long ago. */
+package app.narrowgate.core.memory;
