@@ -16,6 +16,7 @@ public record LearningCurve(double reach, double tau) {
     private static final double SOON = 0.4;
     private static final double LATER = 0.9;
     private static final double DAYS = 10;
+    private static final double WEEKS = 2;
 
     /** The curve of a level. */
     public static LearningCurve of(Level level) {
@@ -24,6 +25,11 @@ public record LearningCurve(double reach, double tau) {
             case INTERMEDIATE -> new LearningCurve(0.5, 9);
             case ADVANCED -> new LearningCurve(0.4, 8);
         };
+    }
+
+    /** The curve of the minutes of several weeks together: twice as far, in twice the time; our estimate. */
+    public LearningCurve overWeeks() {
+        return new LearningCurve(WEEKS * reach, WEEKS * tau);
     }
 
     /** Chance in [0,1] after {@code minutes} of practice, from {@code works}. Increasing and concave in the minutes. */

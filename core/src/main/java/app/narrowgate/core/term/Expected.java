@@ -17,19 +17,19 @@ import java.util.Set;
 
 /**
  * What is there at the end of a term of an answer that comes in some classes, for people who come or do not come to each of them, independently.
- * Every time that they are there moves them along the {@link LearningCurve} and makes the {@link Memory} firmer; of what
- * they have gained so much is left at the end as is remembered. Exact over all ways to come: 2^times per student. Answers once asked are kept;
+ * The minutes of every time that they are there move them along the {@link LearningCurve} of several weeks and make the {@link Memory} firmer; of
+ * what they have gained so much is left at the end as is remembered. Exact over all ways to come: 2^times per student. Answers once asked are kept;
  * not for several threads.
  */
 final class Expected {
 
     /** Where somebody stands with an answer. */
-    private record Standing(Optional<Memory> memory, long day, double works) {
+    private record Standing(Optional<Memory> memory, long day, double minutes) {
 
-        Standing after(long at, boolean fresh, LearningCurve curve) {
-            double minutes = fresh ? ComingClass.NEW_MINUTES - Section.NEW.setUp() : ComingClass.RECALL_MINUTES - Section.RECALL.setUp();
+        Standing after(long at, boolean fresh) {
+            double more = fresh ? ComingClass.NEW_MINUTES - Section.NEW.setUp() : ComingClass.RECALL_MINUTES - Section.RECALL.setUp();
             Memory firmer = memory.map(m -> m.after(Math.max(0, at - day), Grade.GOOD)).orElseGet(() -> Memory.first(Grade.GOOD));
-            return new Standing(Optional.of(firmer), at, curve.after(works, minutes));
+            return new Standing(Optional.of(firmer), at, minutes + more);
         }
 
         double retention(long at) {
@@ -61,7 +61,7 @@ final class Expected {
         this.request = request;
         this.known = Set.copyOf(known);
         this.odds = odds;
-        this.curves = odds.stream().map(one -> LearningCurve.of(one.student().level())).toList();
+        this.curves = odds.stream().map(one -> LearningCurve.of(one.student().level()).overWeeks()).toList();
         this.end = day(request.end());
         this.days = request.classes().stream().mapToLong(one -> day(one.day())).toArray();
     }
@@ -75,8 +75,9 @@ final class Expected {
                 double slope = student.slope(reaction);
                 if (slope > 0) {
                     double written = student.written(reaction);
+                    LearningCurve curve = curves.get(s);
                     double now = student.works(reaction, written);
-                    sum += slope * over(s, reaction, classes, at -> student.works(reaction, kept(at, written)) - now);
+                    sum += slope * over(s, reaction, classes, at -> student.works(reaction, kept(at, written, curve)) - now);
                 }
             }
             return sum;
@@ -99,11 +100,11 @@ final class Expected {
     /** How often a reaction is expected to get going for a student at the end, once the map's conditions are left aside, in [0,1]. */
     double works(int student, Id reaction, long classes) {
         double written = odds.get(student).written(reaction);
-        return over(student, reaction, classes, at -> kept(at, written));
+        return over(student, reaction, classes, at -> kept(at, written, curves.get(student)));
     }
 
-    private double kept(Standing at, double written) {
-        return written + (at.works() - written) * at.retention(end);
+    private double kept(Standing at, double written, LearningCurve curve) {
+        return written + (curve.after(written, at.minutes()) - written) * at.retention(end);
     }
 
     private double over(int student, Id reaction, long classes, Told told) {
@@ -120,7 +121,7 @@ final class Expected {
         double comes = request.students().get(student).comes().get(next);
         double sum = 0;
         if (comes > 0) {
-            sum += comes * over(student, later, false, at.after(days[next], fresh, curves.get(student)), told);
+            sum += comes * over(student, later, false, at.after(days[next], fresh), told);
         }
         return comes < 1 ? sum + (1 - comes) * over(student, later, false, at, told) : sum;
     }
@@ -129,9 +130,9 @@ final class Expected {
     private List<Standing> begun(Id reaction) {
         List<Standing> all = new ArrayList<>();
         for (int s = 0; s < odds.size(); s++) {
-            Standing at = new Standing(Optional.empty(), 0, odds.get(s).written(reaction));
+            Standing at = new Standing(Optional.empty(), 0, 0);
             for (LocalDate practised : request.students().get(s).practised().getOrDefault(reaction, List.of())) {
-                    at = at.after(day(practised), at.memory().isEmpty(), curves.get(s));
+                    at = at.after(day(practised), at.memory().isEmpty());
             }
             all.add(at);
         }

@@ -11,6 +11,7 @@ import app.narrowgate.core.odds.SolvedMap;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -20,8 +21,8 @@ import java.util.stream.Collectors;
 /** Answers that belong together: whoever has seen one half alone has been taught half of something. */
 public final class Halves {
 
-    /** Pairs that are followed. */
-    public static final int MOST = 12;
+    /** Pairs of one kind that are followed. */
+    private static final int MOST = 5;
 
     /** Why two answers belong together. */
     public enum Kind implements Coded {
@@ -56,7 +57,7 @@ public final class Halves {
 
     /**
      * Pairs among {@code taught}: look-alikes first, those whose mixing up costs most before others, then what is needed, then two answers to
-     * one place by their order in {@code taught}. At most {@value #MOST}.
+     * one place by their order in {@code taught}. Of each kind a few.
      */
     public static List<Pair> among(SolvedMap solved, Collection<Id> taught) {
         MapIndex index = solved.index();
@@ -77,7 +78,8 @@ public final class Halves {
                 }
             }
         }
-        return pairs.stream().sorted(Comparator.comparing(Pair::kind)).limit(MOST).toList();
+        Map<Kind, Integer> told = new EnumMap<>(Kind.class);
+        return pairs.stream().sorted(Comparator.comparing(Pair::kind)).filter(pair -> told.merge(pair.kind(), 1, Integer::sum) <= MOST).toList();
     }
 
     private static void add(List<Pair> pairs, Set<Set<Id>> there, Set<Id> taught, Pair pair) {

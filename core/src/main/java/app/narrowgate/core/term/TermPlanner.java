@@ -23,7 +23,7 @@ import java.util.stream.Collectors;
 
 /**
  * Plans the classes of a term: which answer is new in which class and in which it is recalled, so that what is remembered at the end gains those
- * who train most, given how often they come. What an answer needs comes before it, and the days between its classes never shrink. The gains of
+ * who train most, given how often they come. What an answer needs comes before it, and the days from one of its classes to the next always grow. The gains of
  * different answers are added up, to first order, in the choosing; the sum that is told is solved for.
  *
  * <p>Sharing out the classes is a packing problem in which an answer's gain depends on all its classes at once; it is climbed, not solved: a greedy
@@ -36,6 +36,8 @@ public final class TermPlanner {
     /** Answers that are looked at; those behind them gain little. */
     static final int MOST_ANSWERS = 48;
     private static final int MOST_LEFT_OUT = 8;
+    /** What promises less than this share of the best is not worth a class. */
+    private static final double WORTH_A_CLASS = 0.005;
 
     private final TermRequest request;
     private final List<StudentOdds> odds;
@@ -97,7 +99,8 @@ public final class TermPlanner {
                 promise.put(reaction.id(), asked ? Double.POSITIVE_INFINITY : sum);
             }
         }
-        return promise.keySet().stream().sorted(Comparator.comparingDouble((Id id) -> promise.get(id)).reversed().thenComparing(Id::value))
+        double best = promise.values().stream().filter(Double::isFinite).mapToDouble(p -> p).max().orElse(0);
+        return promise.keySet().stream().filter(id -> promise.get(id) >= WORTH_A_CLASS * best).sorted(Comparator.comparingDouble((Id id) -> promise.get(id)).reversed().thenComparing(Id::value))
                 .limit(MOST_ANSWERS).toList();
     }
 

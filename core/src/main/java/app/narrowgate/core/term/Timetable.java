@@ -212,22 +212,33 @@ final class Timetable {
         return entries.get(one).needs().filter(need -> need == other).isPresent() || entries.get(other).needs().filter(need -> need == one).isPresent();
     }
 
-    /** Takes two answers out that are in each other's way, begins the one in each class in turn, and puts the other where it gains most then. */
+    /**
+     * Takes two answers out that are in each other's way, begins the one in each class in turn, gives it some of its classes, then the
+     * other where it gains most, then the one the rest.
+     */
     private boolean placeBothAnew(int one, int other) {
         long a = chosen[one];
         long b = chosen[other];
         long bestA = a;
         long bestB = b;
         for (int c = 0; c < classes.size(); c++) {
-            put(one, entries.get(one).must());
-            put(other, entries.get(other).must());
             long start = entries.get(one).must() | 1L << c;
-            if (fits(one, start)) {
-                put(one, filled(one, start, MOST_TIMES));
+            for (int first = 0; first <= MOST_TIMES; first++) {
+                put(one, entries.get(one).must());
+                put(other, entries.get(other).must());
+                if (!fits(one, start)) {
+                    break;
+                }
+                long some = filled(one, start, first);
+                put(one, some);
                 placeAnew(other);
+                put(one, filled(one, some, MOST_TIMES - first));
                 if (worth(one, chosen[one]) + worth(other, chosen[other]) > worth(one, bestA) + worth(other, bestB) + LEAST && areNeedsMet()) {
                     bestA = chosen[one];
                     bestB = chosen[other];
+                }
+                if (Long.bitCount(some & ~start) < first) {
+                    break;
                 }
             }
         }
@@ -334,13 +345,13 @@ final class Timetable {
         return set == 0 || (entry.known() || begins) && isWidening(set);
     }
 
-    /** True where the days between its classes never shrink and no two are on one day. */
+    /** True where the days from one of its classes to the next always grow. */
     private boolean isWidening(long set) {
-        long before = 1;
+        long before = 0;
         List<Integer> numbers = numbers(set);
         for (int i = 1; i < numbers.size(); i++) {
             long gap = classes.get(numbers.get(i)).day().toEpochDay() - classes.get(numbers.get(i - 1)).day().toEpochDay();
-            if (gap < before) {
+            if (gap <= before) {
                 return false;
             }
             before = gap;

@@ -74,12 +74,12 @@ class TimetableTest {
         int[] recalls = new int[classes.size()];
         for (int e = 0; e < chosen.length; e++) {
             List<Integer> in = Timetable.numbers(chosen[e]);
-            long gap = 1;
+            long gap = 0;
             for (int i = 0; i < in.size(); i++) {
                 (i == 0 ? fresh : recalls)[in.get(i)]++;
                 if (i > 0) {
                     long days = classes.get(in.get(i)).day().toEpochDay() - classes.get(in.get(i - 1)).day().toEpochDay();
-                    if (days < gap) {
+                    if (days <= gap) {
                         return false;
                     }
                     gap = days;

@@ -8,7 +8,7 @@ import java.util.List;
 
 /** The demo gym as its file tells it; its people and figures are all made up. */
 record DemoGym(String gym, String town, List<Person> people, List<Listed> roster, List<Asked> questions,
-        List<Evening> classes) {
+        Weeks term, List<Evening> classes) {
 
     /** Somebody who may sign in, with the written form of what they are in the gym. */
     record Person(String name, String displayName, String password, String role) {
@@ -30,17 +30,24 @@ record DemoGym(String gym, String town, List<Person> people, List<Listed> roster
     record Asked(String asker, String words, String situation) {
     }
 
+    /** A term around the day on which the house is given it. */
+    record Weeks(String title, int beganDaysAgo, int endsInDays) {
+    }
+
     /**
      * A class of grown-ups.
      *
-     * @param daysAgo before the day on which the house is given it
-     * @param absent first names of those who were not there
-     * @param planned what came in it; missing for what is planned when it is looked at
+     * @param daysAgo before the day on which the house is given it; below 0 for one that is still to come
+     * @param absent first names of those who were not there; missing where nobody is down for it yet
+     * @param planned what was planned in it; missing for what is planned when it is looked at
+     * @param ran true where it came as it was planned
+     * @param asked what the term asks of it; missing where it asks nothing
      */
-    record Evening(int daysAgo, String title, LocalTime starts, int minutes, String family, List<String> absent, List<Came> planned) {
+    record Evening(int daysAgo, String title, LocalTime starts, int minutes, String family, List<String> absent, List<Unit> planned, Boolean ran,
+            List<String> asked) {
     }
 
-    /** Something that came in a class. */
-    record Came(String unit, String section, int minutes, List<String> reactions) {
+    /** Something that was planned in a class; with {@code pairs}, groups by first names, where it came. */
+    record Unit(String unit, String section, int minutes, List<String> reactions, List<List<String>> pairs) {
     }
 }

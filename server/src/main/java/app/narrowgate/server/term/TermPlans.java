@@ -129,9 +129,15 @@ public class TermPlans {
             Map<Id, Integer> days = new HashMap<>();
             practised.forEach((id, on) -> days.put(id, (int) ChronoUnit.DAYS.between(on.get(on.size() - 1), today)));
             students.add(new TermStudent(new Student(one.id(), one.person(), one.hurt(), days, false),
-                    coming.stream().map(c -> attendance.comes(one.id(), c.lesson().day().getDayOfWeek())).toList(), practised));
+                    coming.stream().map(c -> comes(one.id(), c.lesson(), attendance, today)).toList(), practised));
         }
         return students;
+    }
+
+    /** Who stands down for today's class comes; for later ones it is not said yet, whoever may be written down. */
+    private static double comes(UUID person, Lesson lesson, Attendance attendance, LocalDate today) {
+        boolean said = lesson.day().equals(today) && !lesson.here().isEmpty();
+        return said ? lesson.here().contains(person) ? 1 : 0 : attendance.comes(person, lesson.day().getDayOfWeek());
     }
 
     private static Setting house(StoredMap map, List<TermLessons.Dated> classes) {
