@@ -40,6 +40,8 @@ const SheetPage = lazy(() => import("../features/drill").then((m) => ({ default:
 
 const TonightPage = lazy(() => import("../features/lesson").then((m) => ({ default: m.TonightPage })));
 const ClassPage = lazy(() => import("../features/lesson").then((m) => ({ default: m.ClassPage })));
+const PapersPage = lazy(() => import("../features/lesson").then((m) => ({ default: m.PapersPage })));
+const TermPage = lazy(() => import("../features/term").then((m) => ({ default: m.TermPage })));
 const ClassesPage = lazy(() => import("../features/lesson").then((m) => ({ default: m.ClassesPage })));
 const ComeInPage = lazy(() => import("../features/door").then((m) => ({ default: m.ComeInPage })));
 const OpenGymPage = lazy(() => import("../features/door").then((m) => ({ default: m.OpenGymPage })));
@@ -135,7 +137,9 @@ function Inside() {
         <Route element={<Only right="read-classes" />}>
           <Route path="/map/:mapId/class" element={<TonightPage />} />
           <Route path="/map/:mapId/class/:lesson" element={<ClassPage />} />
+          <Route path="/map/:mapId/class/:lesson/papers" element={<PapersPage />} />
           <Route path="/map/:mapId/classes" element={<ClassesPage />} />
+          <Route path="/map/:mapId/term" element={<TermPage />} />
         </Route>
         <Route element={<Only right="run-classes" />}>
           <Route path="/map/:mapId/mat" element={<MatNowPage />} />

@@ -65,10 +65,11 @@ export function placesOf(mapId: string, may: May): Place[] {
     {
       title: "Class",
       to: paths.tonight(mapId),
-      within: [paths.tonight(mapId), paths.lessons(mapId)],
+      within: [paths.tonight(mapId), paths.term(mapId), paths.lessons(mapId)],
       right: "read-classes",
       views: [
         { title: "Tonight", to: paths.tonight(mapId), within: [paths.tonight(mapId)] },
+        { title: "The term", to: paths.term(mapId) },
         { title: "All classes", to: paths.lessons(mapId) },
       ],
     },

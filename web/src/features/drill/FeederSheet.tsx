@@ -15,11 +15,14 @@ export function FeederSheet({
   drill,
   plan,
   starts,
+  part = false,
 }: {
   drill: Drill;
   plan: Plan;
   /** Pictures of where the calls start. */
   starts?: ReactNode;
+  /** True for one of several on a page. */
+  part?: boolean;
 }) {
   const calls = plan.links.filter((link) => link.part !== "finish");
   const finishes = plan.links.filter((link) => link.part === "finish");
@@ -49,7 +52,13 @@ export function FeederSheet({
       </section>
       <div className="mt-3 flex flex-wrap items-end justify-between gap-x-6 gap-y-1 border-b-2 border-ink pb-1 print:mt-1 print:flex-nowrap">
         <div>
-          <Heading size="sheet">{drill.title}</Heading>
+          {part ? (
+            <h2 className="text-[30px]" style={{ fontStretch: "88%" }}>
+              {drill.title}
+            </h2>
+          ) : (
+            <Heading size="sheet">{drill.title}</Heading>
+          )}
           <p className="text-quiet">{plan.kind.feeder}</p>
         </div>
         {starts}

@@ -1,3 +1,6 @@
 export { BenchPage } from "./BenchPage";
+export { FeederSheet } from "./FeederSheet";
 export { SheetPage } from "./SheetPage";
+export { Starts } from "./Starts";
 export { TrainerPage } from "./TrainerPage";
+export { usePlan } from "./design";

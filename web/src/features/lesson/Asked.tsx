@@ -27,6 +27,7 @@ export function Asked({
         // What was left out or fixed of another focus is no matter of this one.
         fixed: lesson.fixed.filter((one) => !one.unit.includes(":")),
         out: [],
+        term: lesson.term?.filter((unit) => unit.startsWith("recall:")),
       }),
     );
   return (

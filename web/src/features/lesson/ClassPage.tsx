@@ -305,6 +305,11 @@ function Actions({
           </button>
         </May>
         {planned.plan && (
+          <Link className="word inline-flex min-h-9 items-center" to={paths.papers(map.id, planned.id)}>
+            On paper
+          </Link>
+        )}
+        {planned.plan && (
           <May right="take-out">
             <a
               className="word inline-flex min-h-9 items-center"

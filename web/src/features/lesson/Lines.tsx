@@ -137,7 +137,10 @@ function LineRow({
             {title}
           </button>
         </h3>
-        <p className="text-quiet">{whyInWords(map, line, planned)}</p>
+        <p className="text-quiet">
+          {whyInWords(map, line, planned)}
+          {planned.lesson.term?.includes(line.unit.key) && " The term asks for it."}
+        </p>
         {missed && <p className="border-l-[3px] border-ink pl-2">{missed}</p>}
         {said.map((words) => (
           <p

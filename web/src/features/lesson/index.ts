@@ -1,6 +1,7 @@
 export { ClassPage } from "./ClassPage";
 export { ClassesPage } from "./ClassesPage";
+export { PapersPage } from "./PapersPage";
 export { TonightPage } from "./TonightPage";
-export { nearest, useClasses, useLeftOut } from "./lesson";
-export { isoDay } from "./days";
-export { lineTitle } from "./words";
+export { nearest, useClasses, useKeepClass, useLeftOut } from "./lesson";
+export { isoDay, later, weekday } from "./days";
+export { lineTitle, listed, shortNames } from "./words";

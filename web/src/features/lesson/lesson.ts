@@ -113,7 +113,10 @@ export function newLesson(
 /** Keeps new classes, and takes classes out and puts them back. */
 export function useKeepClass(mapId: string) {
   const queries = useQueryClient();
-  const after = () => queries.invalidateQueries({ queryKey: ["classes", mapId] });
+  const after = () => {
+    void queries.invalidateQueries({ queryKey: ["terms", mapId] });
+    return queries.invalidateQueries({ queryKey: ["classes", mapId] });
+  };
   const path = (id: string) => ({ params: { path: { mapId, lesson: id } } });
   return {
     keep: async (lesson: Lesson): Promise<string> => {
@@ -178,6 +181,7 @@ export function useLesson(mapId: string | undefined, id: string) {
       setProblem(undefined);
       setDraft(undefined);
       void queries.invalidateQueries({ queryKey: ["classes", mapId] });
+      void queries.invalidateQueries({ queryKey: ["terms", mapId] });
     } catch (error) {
       next.current = undefined;
       setProblem(problemOf(error));

@@ -30,9 +30,11 @@ export const paths = {
   /** The class of today, or the next one. */
   tonight: (mapId: string) => `/map/${mapId}/class`,
   lesson: (mapId: string, lesson: string) => `/map/${mapId}/class/${lesson}`,
+  papers: (mapId: string, lesson: string) => `/map/${mapId}/class/${lesson}/papers`,
   mat: (mapId: string, lesson: string) => `/map/${mapId}/class/${lesson}/mat`,
   matNow: (mapId: string) => `/map/${mapId}/mat`,
   lessons: (mapId: string) => `/map/${mapId}/classes`,
+  term: (mapId: string) => `/map/${mapId}/term`,
   drills: (mapId: string) => `/map/${mapId}/drills`,
   drillSheet: (mapId: string) => `/map/${mapId}/drills/sheet`,
   trainer: (mapId: string) => `/map/${mapId}/drills/trainer`,

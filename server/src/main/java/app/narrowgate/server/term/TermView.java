@@ -29,7 +29,8 @@ record TermView(UUID id, int version, String title, LocalDate first, LocalDate l
             @Schema(description = "True where it was run or its day is over") boolean over, @Schema(description = "True where it was run to its end") boolean ran,
             @Schema(description = "Who was there, or is down for it") List<UUID> here,
             @Schema(description = "What came in it or is planned, without the parts that frame it") List<UnitView> units,
-            @Schema(description = "What is fixed in it for the term or by whoever teaches it") List<String> asked) {
+            @Schema(description = "New and recalled units that whoever teaches it has fixed") List<String> fixed,
+            @Schema(description = "Units that the term asks for, the most important first") List<String> asked) {
     }
 
     /** Something that came in a class or is planned in it. */
@@ -91,12 +92,12 @@ record TermView(UUID id, int version, String title, LocalDate first, LocalDate l
     private static ClassView classView(TermLessons.Dated one, LocalDate today) {
         List<UnitView> units = one.lesson().asItWas().stream().filter(unit -> unit.section().practises())
                 .map(unit -> new UnitView(unit.unit(), unit.section().code(), unit.minutes())).toList();
-        List<String> asked = new ArrayList<>(one.lesson().fixed().keySet());
-        one.lesson().term().stream().filter(key -> !asked.contains(key) && !one.lesson().out().contains(key)).forEach(asked::add);
-        asked.removeIf(key -> !key.startsWith(Section.NEW.code() + ":") && !key.startsWith(Section.RECALL.code() + ":"));
+        List<String> fixed = one.lesson().fixed().keySet().stream()
+                .filter(key -> key.startsWith(Section.NEW.code() + ":") || key.startsWith(Section.RECALL.code() + ":")).toList();
+        List<String> asked = one.lesson().term().stream().filter(key -> !fixed.contains(key) && !one.lesson().out().contains(key)).toList();
         return new ClassView(one.id(), one.version(), one.lesson().title(), one.lesson().day(), one.lesson().starts().toString(), one.lesson().minutes(),
                 one.lesson().focus().family().map(Id::value).orElse(null), one.lesson().focus().place().map(Id::value).orElse(null),
-                one.isOver(today), !one.lesson().came().isEmpty(), one.lesson().here(), units, asked);
+                one.isOver(today), !one.lesson().came().isEmpty(), one.lesson().here(), units, fixed, asked);
     }
 
     private static PlanView planView(TermPlan plan, TermPlans.Planned planned, List<UUID> coming) {

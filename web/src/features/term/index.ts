@@ -1,0 +1,1 @@
+export { TermPage } from "./TermPage";
