@@ -2,10 +2,12 @@ import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import { Picker } from "../../ui/Picker";
 import { focusTitle, retitled, type Lesson } from "./lesson";
+import { shapeOf, useShapes } from "./shapes";
 import { SHAPE_LABEL } from "./words";
 
 const FAMILY = "family:";
 const PLACE = "place:";
+const KEPT = "kept:";
 
 /** What the class is asked for, in one line: when, how long, about what, in which shape. */
 export function Asked({
@@ -19,6 +21,8 @@ export function Asked({
   may: boolean;
   change: (part: Partial<Lesson>) => void;
 }) {
+  const kept = useShapes(lesson.minutes).data ?? [];
+  const own = shapeOf(lesson, kept);
   const aim = (id: string) =>
     change(
       retitled(map, lesson, {
@@ -88,15 +92,31 @@ export function Asked({
           aria-label="Shape"
           className="box w-36"
           disabled={!may}
-          value={lesson.usual ?? ""}
-          onChange={(event) => change({ usual: event.target.value as Lesson["usual"], shape: null })}
+          value={lesson.usual ?? (own ? KEPT + own.id : "")}
+          onChange={(event) => {
+            const picked = kept.find((one) => KEPT + one.id === event.target.value);
+            change(
+              picked
+                ? { usual: null, shape: picked.spans }
+                : { usual: event.target.value as Lesson["usual"], shape: null },
+            );
+          }}
         >
           {Object.entries(SHAPE_LABEL).map(([code, title]) => (
             <option key={code} value={code}>
               {title}
             </option>
           ))}
-          {!lesson.usual && <option value="">Its own</option>}
+          {kept.length > 0 && (
+            <optgroup label="The gym’s">
+              {kept.map((one) => (
+                <option key={one.id} value={KEPT + one.id}>
+                  {one.title}
+                </option>
+              ))}
+            </optgroup>
+          )}
+          {!lesson.usual && !own && <option value="">Its own</option>}
         </select>
       </Field>
       <Field label="kg apart, live">

@@ -14,7 +14,7 @@ import { settingQuery } from "../odds";
 import { usePeople } from "../pair";
 import { May, useMay } from "../session";
 import { Asked, Committed } from "./Asked";
-import { isoDay, later } from "./days";
+import { isoDay, later } from "../../ui/days";
 import { Here } from "./Here";
 import { LeftOut } from "./LeftOut";
 import { fixing, hereIn, retitled, useKeepClass, useLesson, type Lesson, type Planned } from "./lesson";

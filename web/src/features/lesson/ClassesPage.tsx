@@ -9,7 +9,7 @@ import { paths, placeTitle, useMap } from "../map";
 import { settingQuery } from "../odds";
 import { May } from "../session";
 import { indexOf } from "../../model/mapIndex";
-import { isoDay, weekday } from "./days";
+import { isoDay, weekday } from "../../ui/days";
 import { useClasses, useKeepClass, type Listed } from "./lesson";
 import { NewClass } from "./TonightPage";
 import { SECTION_LABEL } from "../../labels";

@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import type { Schemas } from "../../api/client";
 import type { Lesson, Planned } from "./lesson";
-import { weekday } from "./days";
+import { weekday } from "../../ui/days";
 import type { Names } from "./words";
 
 const LEVEL: Record<string, string> = { novice: "new" };

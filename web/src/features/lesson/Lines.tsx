@@ -5,7 +5,7 @@ import { Caution } from "../../ui/Notice";
 import { paths } from "../map";
 import { settingQuery } from "../odds";
 import { PlacePicture } from "../picture";
-import { clockAfter } from "./days";
+import { clockAfter } from "../../ui/days";
 import {
   fixing,
   freeing,

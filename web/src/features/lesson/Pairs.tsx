@@ -1,5 +1,5 @@
 import type { Schemas } from "../../api/client";
-import { clockAfter } from "./days";
+import { clockAfter } from "../../ui/days";
 import { holds, keeping, parting, type Group, type Lesson, type Line, type Planned } from "./lesson";
 import { SECTION_LABEL } from "../../labels";
 import { groupInWords, listed, unitTitle, type Names } from "./words";

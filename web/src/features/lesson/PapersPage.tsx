@@ -8,7 +8,7 @@ import { together, Waiting } from "../../ui/Waiting";
 import { FeederSheet, Starts, usePlan } from "../drill";
 import { paths, placeTitle, reactionTitle, useMap } from "../map";
 import { PlacePicture } from "../picture";
-import { weekday } from "./days";
+import { weekday } from "../../ui/days";
 import { useLesson, type Line, type Planned } from "./lesson";
 
 const FORMS = [

@@ -1,7 +1,75 @@
 import { useState } from "react";
+import { problemOf, type Problem } from "../../api/client";
+import { Refused } from "../../ui/Notice";
 import { Committed } from "./Asked";
 import type { Lesson, Planned } from "./lesson";
+import { useKeepShape, useShapes, type KeptShape } from "./shapes";
 import { SECTION_LABEL } from "../../labels";
+
+/** Keeps this shape for other classes, and takes kept ones out. */
+function ForTheGym({ lesson, spans }: { lesson: Lesson; spans: Planned["spans"] }) {
+  const kept = useShapes(lesson.minutes).data ?? [];
+  const { keep, remove } = useKeepShape();
+  const [title, setTitle] = useState("");
+  const [removed, setRemoved] = useState<KeptShape>();
+  const [problem, setProblem] = useState<Problem>();
+  const doing = (promise: Promise<void>, done: () => void) =>
+    promise.then(
+      () => {
+        setProblem(undefined);
+        done();
+      },
+      (error: unknown) => setProblem(problemOf(error)),
+    );
+  return (
+    <form
+      className="mt-2 flex flex-wrap items-end gap-x-4 gap-y-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void doing(keep(title, lesson.minutes, spans), () => setTitle(""));
+      }}
+    >
+      <label>
+        <span className="block text-[13.5px] text-quiet">Keep this shape for the gym as</span>
+        <input
+          className="box w-52"
+          required
+          maxLength={90}
+          value={title}
+          onChange={(event) => setTitle(event.target.value)}
+        />
+      </label>
+      <button type="submit" className="word">
+        Keep it
+      </button>
+      {kept.map((one) => (
+        <button
+          key={one.id}
+          type="button"
+          className="word"
+          onClick={() => void doing(remove(one.id), () => setRemoved(one))}
+        >
+          Remove “{one.title}”
+        </button>
+      ))}
+      {removed && (
+        <span role="status">
+          “{removed.title}” is out.{" "}
+          <button
+            type="button"
+            className="word"
+            onClick={() =>
+              void doing(keep(removed.title, lesson.minutes, removed.spans), () => setRemoved(undefined))
+            }
+          >
+            Put it back
+          </button>
+        </span>
+      )}
+      {problem && <Refused problem={problem} />}
+    </form>
+  );
+}
 
 /** How long each part may last: that of the shape, or the class's own once one of them is changed. */
 export function Shape({
@@ -81,6 +149,7 @@ export function Shape({
           })}
         </ul>
       )}
+      {open && may && <ForTheGym lesson={planned.lesson} spans={planned.spans} />}
     </div>
   );
 }

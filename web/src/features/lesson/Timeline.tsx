@@ -1,6 +1,6 @@
 import { useRef, useState, type PointerEvent } from "react";
 import type { Schemas } from "../../api/client";
-import { clockAfter } from "./days";
+import { clockAfter } from "../../ui/days";
 import { minutesOf, type Lesson, type Line, type Planned } from "./lesson";
 import { SECTION_LABEL } from "../../labels";
 import { lineTitle, unitTitle } from "./words";

@@ -8,7 +8,7 @@ import { paths, useMap } from "../map";
 import { settingQuery, useSetting } from "../odds";
 import { usePeople } from "../pair";
 import { May } from "../session";
-import { isoDay, later } from "./days";
+import { isoDay, later } from "../../ui/days";
 import { nearest, newLesson, useClasses, useKeepClass, type Listed } from "./lesson";
 
 /** Leads to the class of today or the next one; where none is planned, begins one. */

@@ -3,5 +3,4 @@ export { ClassesPage } from "./ClassesPage";
 export { PapersPage } from "./PapersPage";
 export { TonightPage } from "./TonightPage";
 export { nearest, useClasses, useKeepClass, useLeftOut } from "./lesson";
-export { isoDay, later, weekday } from "./days";
 export { lineTitle, listed, shortNames } from "./words";

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { api, problemOf, unwrap, unwrapNothing, type Problem, type Schemas } from "../../api/client";
 import type { Setting } from "../odds";
-import { isoDay, later, weekday } from "./days";
+import { isoDay, later, weekday } from "../../ui/days";
 
 export type Lesson = Schemas["Lesson"];
 export type Planned = Schemas["PlannedClass"];

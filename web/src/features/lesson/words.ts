@@ -2,7 +2,7 @@ import type { Schemas } from "../../api/client";
 import { INJURY_LABEL, SECTION_LABEL } from "../../labels";
 import { placeTitle, reactionTitle, lowerFirst } from "../map";
 import type { Group, Line, Plan, Planned, Unit } from "./lesson";
-import { weekday } from "./days";
+import { weekday } from "../../ui/days";
 
 export const SHAPE_LABEL: Record<NonNullable<Schemas["Lesson"]["usual"]>, string> = {
   "step-by-step": "Step by step",

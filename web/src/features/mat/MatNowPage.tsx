@@ -1,6 +1,7 @@
 import { Navigate } from "react-router";
 import { together, Waiting } from "../../ui/Waiting";
-import { isoDay, nearest, useClasses } from "../lesson";
+import { isoDay } from "../../ui/days";
+import { nearest, useClasses } from "../lesson";
 import { paths, useMap } from "../map";
 
 /** The way to the mat: the class of today, or the next one; where there is none, to plan one. */

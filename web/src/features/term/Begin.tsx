@@ -4,7 +4,7 @@ import { problemOf, type Problem } from "../../api/client";
 import { Heading } from "../../ui/Heading";
 import { Refused } from "../../ui/Notice";
 import { Picker } from "../../ui/Picker";
-import { isoDay, later, weekday } from "../lesson";
+import { isoDay, later, weekday } from "../../ui/days";
 import { paths } from "../map";
 import { May, useMay } from "../session";
 import { useBeginTerm, useTermDoings, type Term } from "./term";

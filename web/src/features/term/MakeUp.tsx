@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
-import { listed, weekday } from "../lesson";
+import { weekday } from "../../ui/days";
+import { listed } from "../lesson";
 import { indexOf } from "../../model/mapIndex";
 import { placeTitle, reactionTitle } from "../map";
 import type { PlannedTerm, TermClass } from "./weeks";
@@ -26,7 +27,7 @@ export function MakeUp({
   const missed = (term.plan?.missed ?? []).filter((one) => indexOf(map).reaction(one.reaction));
   const next = term.classes.find((one) => !one.over && hasRoom(one));
   return (
-    <section className="mt-4">
+    <section className="mt-4" aria-label="To make up for">
       <h2 className="border-b-2 border-ink pb-1 text-lg">To make up for</h2>
       {missed.length === 0 && (
         <p className="mt-1 text-quiet">Whoever trains has seen all that was shown in this term.</p>

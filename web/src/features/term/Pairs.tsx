@@ -27,7 +27,7 @@ export function Pairs({
   const pairs = (term.plan?.pairs ?? []).filter((pair) => known(pair.one) && known(pair.other));
   if (pairs.length === 0) return null;
   return (
-    <section className="mt-6">
+    <section className="mt-6" aria-label="Both halves">
       <h2 className="border-b-2 border-ink pb-1 text-lg">Both halves</h2>
       <p className="mt-1 text-[14px] text-quiet">
         Answers that belong together. The chance is that of seeing both by the end, coming as often as each

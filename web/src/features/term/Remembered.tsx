@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import { hundred } from "../../labels";
-import { isoDay, weekday } from "../lesson";
+import { isoDay, weekday } from "../../ui/days";
 import { paths, placeTitle, reactionTitle } from "../map";
 import { indexOf } from "../../model/mapIndex";
 import { Link } from "react-router";
@@ -18,7 +18,7 @@ export function Remembered({ map, term }: { map: Schemas["Map"]; term: PlannedTe
   const shown = all ? taught : taught.slice(0, FIRST);
   if (taught.length === 0) return null;
   return (
-    <section className="mt-6">
+    <section className="mt-6" aria-label="What is there at the end">
       <h2 className="border-b-2 border-ink pb-1 text-lg">What is there at the end</h2>
       <p className="mt-1 text-[14px] text-quiet">
         Of those who may do it, how many still have it on {weekday(term.last)}, by how often they come and by

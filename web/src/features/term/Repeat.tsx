@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { problemOf, type Problem } from "../../api/client";
-import { later, useKeepClass } from "../lesson";
+import { later } from "../../ui/days";
+import { useKeepClass } from "../lesson";
 import { daysBetween, mondayOf, toRepeat, type PlannedTerm } from "./weeks";
 
 /** Puts the classes of the last week that has any into every week after it, without anybody in them yet. */

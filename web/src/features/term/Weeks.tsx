@@ -1,10 +1,11 @@
+import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
 import { SECTION_LABEL } from "../../labels";
-import { isoDay, weekday } from "../lesson";
+import { isoDay, later, weekday } from "../../ui/days";
 import { lowerFirst, paths, reactionTitle } from "../map";
 import { settingQuery } from "../odds";
-import { reactionOf, unitsIn, weeksOf, type PlannedTerm, type TermClass } from "./weeks";
+import { mondayOf, reactionOf, unitsIn, weeksOf, type PlannedTerm, type TermClass } from "./weeks";
 
 /** Weeks from top to bottom, their classes from left to right: what came in each, or what is asked of it. */
 export function Weeks({
@@ -17,16 +18,24 @@ export function Weeks({
   /** What a proposal asks of classes, by their ids. */
   proposed: Map<string, string[]> | undefined;
 }) {
+  const [open, setOpen] = useState(false);
   const today = isoDay(new Date());
   const weeks = weeksOf(term);
+  const recent = later(mondayOf(today), -7);
+  const earlier = weeks.filter((week) => week.monday < recent).length;
   const columns = Math.max(1, ...weeks.map((week) => week.classes.length));
   return (
     <section className="mt-4" aria-label="Weeks">
+      {earlier > 0 && (
+        <button type="button" className="word sm:hidden" aria-expanded={open} onClick={() => setOpen(!open)}>
+          {open ? "Without the weeks before" : `The ${earlier} weeks before`}
+        </button>
+      )}
       <ol>
         {weeks.map((week) => (
           <li
             key={week.monday}
-            className="border-b border-rule py-2 sm:grid sm:grid-cols-[4.5rem_minmax(0,1fr)] sm:gap-x-3"
+            className={`border-b border-rule py-2 sm:grid sm:grid-cols-[4.5rem_minmax(0,1fr)] sm:gap-x-3 ${!open && week.monday < recent ? "max-sm:hidden" : ""}`}
           >
             <p className="text-quiet tabular-nums">{dayMonth(week.monday)}</p>
             {week.classes.length === 0 ? (

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, unwrap, unwrapNothing, type Schemas } from "../../api/client";
-import { isoDay } from "../lesson";
+import { isoDay } from "../../ui/days";
 import type { PlannedTerm, TermClass } from "./weeks";
 
 export type Term = Schemas["Term"];

@@ -1,5 +1,5 @@
 import type { Schemas } from "../../api/client";
-import { later } from "../lesson";
+import { later } from "../../ui/days";
 
 export type PlannedTerm = Schemas["PlannedTerm"];
 export type TermClass = Schemas["TermClass"];

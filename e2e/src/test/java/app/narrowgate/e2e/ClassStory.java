@@ -59,39 +59,10 @@ class ClassStory extends Story {
         return Integer.parseInt(page.getByLabel("Minutes", new Page.GetByLabelOptions().setExact(true)).inputValue());
     }
 
-    private static int tabTo(Page page, String label) {
-        for (int keys = 1; keys < 40; keys++) {
-            page.keyboard().press("Tab");
-            if (label.equals(page.evaluate("document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent"))) {
-                return keys;
-            }
-        }
-        throw new AssertionError("The keys do not lead to " + label);
-    }
-
-    private static int type(Page page, String... keys) {
-        for (String key : keys) {
-            page.keyboard().press(key);
-        }
-        return keys.length;
-    }
-
     @Test
     void aClassIsPlannedByKeysInUnderAMinute() {
         Page page = tonight();
-        page.getByRole(AriaRole.LINK, exactly("All classes")).click();
-        assertThat(h1(page)).hasText("Classes");
-        button(page, "Plan another class").focus();
-        int keys = type(page, "Enter");
-        assertThat(h1(page)).hasText(Pattern.compile("Class: Class, .+"));
-        page.getByLabel("What the class is called").focus();
-        keys += tabTo(page, "Minutes") + type(page, "7", "5", "Enter");
-        assertThat(kept(page)).isVisible();
-        keys += tabTo(page, "About") + type(page, "m", "o", "u", "n", "t", "Enter");
-        assertThat(page.getByLabel("What the class is called")).hasValue(Pattern.compile("^Mount, "));
-        assertThat(page.getByText("of 100 starts in mount")).isVisible();
-        keys += tabTo(page, "All grown-ups") + type(page, "Enter");
-        assertThat(page.getByText("of 100 starts in mount, for these 20.")).isVisible();
+        int keys = Keys.planAClass(page);
         assertThat(sum(page)).isEqualTo(75);
         assertThat(keys).isLessThan(KEYS);
         assertThat(plan(page)).containsText("Gets going");
@@ -248,5 +219,44 @@ class ClassStory extends Story {
         int left = coming.count();
         button(page, "Put it back").click();
         assertThat(coming).hasCount(left + 1);
+    }
+
+    @Test
+    void aShapeIsKeptForTheGymAndPlannedBy() {
+        Page page = another();
+        button(page, "How long each part may last").click();
+        Locator most = page.getByLabel("New, at most, minutes");
+        most.fill("0");
+        most.press("Enter");
+        assertThat(plan(page)).not().containsText("New:");
+        page.getByLabel("Keep this shape for the gym as").fill("Nothing new");
+        button(page, "Keep it").click();
+        assertThat(page.getByLabel("Shape", EXACT)).hasValue(Pattern.compile("^kept:"));
+        Page other = another();
+        assertThat(other.getByLabel("Shape", EXACT)).hasValue("step-by-step");
+        other.getByLabel("Shape", EXACT).selectOption("Nothing new");
+        assertThat(kept(other)).isVisible();
+        assertThat(plan(other)).not().containsText("New:");
+        button(other, "How long each part may last").click();
+        button(other, "Remove “Nothing new”").click();
+        assertThat(other.getByLabel("Shape", EXACT)).hasValue("");
+        button(other, "Put it back").click();
+        assertThat(other.getByLabel("Shape", EXACT)).hasValue(Pattern.compile("^kept:"));
+    }
+
+    @Test
+    void whatIsPractisedIsTakenAlongOnPaper() {
+        Page page = tonight();
+        String fresh = plan(page).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^New: "))).first().innerText();
+        page.getByRole(AriaRole.LINK, exactly("On paper")).click();
+        assertThat(h1(page)).hasText("Tonight: mount");
+        assertThat(page.locator("article")).containsText(Pattern.compile(Pattern.quote(fresh.substring("New: ".length())), Pattern.CASE_INSENSITIVE));
+        assertThat(page.locator("article")).containsText("Tap early, let go at once");
+        assertThat(Browser.seriousFaults(page)).isEmpty();
+        page.getByRole(AriaRole.LINK, exactly("Feeder’s sheets")).click();
+        assertThat(page.getByText("Careful first.").first()).isVisible();
+        assertThat(page.getByText("Writing the sheet")).hasCount(0);
+        assertThat(page.getByText("Careful first.")).hasCount(page.locator("article").count());
+        assertThat(Browser.seriousFaults(page)).isEmpty();
     }
 }

@@ -79,11 +79,20 @@ class MatStory extends Story {
     }
 
     @Test
-    void tenMinutesOfAClassThroughACutNetworkAndAKilledServer() {
-        Page page = onTheMat();
+    void aClassIsPlannedByKeysAndTenMinutesOfItRunThroughACutNetworkAndAKilledServer() {
+        Page page = browser.signedIn();
+        page.clock().install();
+        page.getByRole(AriaRole.LINK, exactly("Class")).click();
+        Keys.planAClass(page);
+        page.getByLabel("What the class is called").focus();
+        Keys.tabTo(page, "On the mat");
+        Keys.type(page, "Enter");
+        assertThat(button(page, "Put it on the mat")).isVisible();
+        Keys.tabTo(page, "Put it on the mat");
+        Keys.type(page, "Enter");
         Page screen = followed(page, "A screen for the room", "/screen", 1920, 1080);
         assertThat(head(screen)).isVisible();
-        button(page, "Begin").click();
+        Keys.type(page, "PageDown");
         assertThat(head(screen)).hasText(Pattern.compile("Warm-up.*"));
         // Two minutes on their own: the warm-up goes on from movement to movement on both screens.
         String first = head(page).innerText();
@@ -124,6 +133,14 @@ class MatStory extends Story {
         page.reload();
         assertThat(head(page)).hasText(where);
         assertThat(head(screen)).hasText(where);
+        // Another seven minutes, so that it has run for more than ten; both go on from part to part alike.
+        page.keyboard().press("b");
+        assertThat(screen.getByText("Stop", new Page.GetByTextOptions().setExact(true))).isHidden();
+        for (int minute = 0; minute < 8; minute++) {
+            later(60, page, screen);
+            assertThat(screen.locator(".mat-stage")).hasAttribute("data-step", step(page));
+        }
+        assertThat(head(page)).not().hasText(where);
     }
 
     @Test

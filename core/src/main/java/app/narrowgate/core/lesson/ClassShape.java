@@ -37,7 +37,7 @@ public record ClassShape(Map<Section, Span> spans) {
         private static final Range MOST = new Range(0, MINUTES.high(), "minutes");
 
         private Span scaled(double times) {
-            return new Span((int) Math.floor(least * times), (int) Math.ceil(most * times));
+            return new Span((int) MOST.nearest(Math.floor(least * times)), (int) MOST.nearest(Math.ceil(most * times)));
         }
     }
 
@@ -64,9 +64,9 @@ public record ClassShape(Map<Section, Span> spans) {
             Map<Section, Span> spans = new EnumMap<>(Section.class);
             for (Section section : Section.values()) {
                 int[] span = hour[section.ordinal()];
-                spans.put(section, new Span(span[0], span[1]).scaled((double) minutes / HOUR));
+                spans.put(section, new Span(span[0], span[1]));
             }
-            return new ClassShape(spans);
+            return new ClassShape(spans).scaled((double) minutes / HOUR);
         }
     }
 
@@ -84,6 +84,13 @@ public record ClassShape(Map<Section, Span> spans) {
                     .formatted(String.join(", ", missing)));
         }
         spans = Collections.unmodifiableMap(ordered);
+    }
+
+    /** The same for a class {@code times} as long, above 0; no part longer than a class may be. */
+    public ClassShape scaled(double times) {
+        Map<Section, Span> other = new EnumMap<>(Section.class);
+        spans.forEach((section, span) -> other.put(section, span.scaled(times)));
+        return new ClassShape(other);
     }
 
     /** How long a section may last. */

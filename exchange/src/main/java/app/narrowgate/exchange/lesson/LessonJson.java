@@ -192,10 +192,7 @@ public final class LessonJson {
         lesson.aim().ifPresent(id -> node.put("aim", id.value()));
         node.put("read", lesson.read()).put("late", lesson.late());
         lesson.usual().ifPresent(usual -> node.put("usual", usual.code()));
-        lesson.own().ifPresent(shape -> {
-            ObjectNode spans = node.putObject("shape");
-            shape.spans().forEach((section, span) -> spans.putObject(section.code()).put("least", span.least()).put("most", span.most()));
-        });
+        lesson.own().ifPresent(shape -> put(node, shape));
         ArrayNode here = node.putArray("here");
         lesson.here().forEach(id -> here.add(id.toString()));
         ArrayNode fixed = node.putArray("fixed");
@@ -227,6 +224,32 @@ public final class LessonJson {
             }
         }
         return JsonText.of(node);
+    }
+
+    /** A shape alone, as it stands in a class file. */
+    public static String writeShape(ClassShape shape) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        put(node, shape);
+        return JsonText.of(node);
+    }
+
+    /**
+     * Reads a shape that stands alone.
+     *
+     * @throws ProblemsException naming what is wrong
+     */
+    public static ClassShape readShape(String text) {
+        Problems problems = new Problems();
+        ClassShape shape = shape(new Fields(JsonText.parse(text), "", problems));
+        if (!problems.isEmpty()) {
+            throw new ProblemsException(problems.list());
+        }
+        return shape;
+    }
+
+    private static void put(ObjectNode node, ClassShape shape) {
+        ObjectNode spans = node.putObject("shape");
+        shape.spans().forEach((section, span) -> spans.putObject(section.code()).put("least", span.least()).put("most", span.most()));
     }
 
     private static void put(ArrayNode array, Set<Couple> couples) {

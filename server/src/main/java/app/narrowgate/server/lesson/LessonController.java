@@ -1,7 +1,5 @@
 package app.narrowgate.server.lesson;
 
-import app.narrowgate.core.check.Coded;
-import app.narrowgate.core.lesson.ClassShape;
 import app.narrowgate.core.lesson.Lesson;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.right.Right;
@@ -25,7 +23,6 @@ import jakarta.validation.constraints.Size;
 import jakarta.validation.constraints.NotBlank;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -113,11 +110,6 @@ class LessonController {
     record Correction(@NotBlank @Size(max = 140) String unit, @Min(0) @Max(180) int minutes) {
     }
 
-    /** A shape of the house. */
-    @Schema(name = "ClassShape")
-    record ShapeView(String usual, List<LessonView.SpanView> spans) {
-    }
-
     private final MapStore maps;
     private final LessonStore lessons;
     private final LessonPlanner planner;
@@ -138,14 +130,6 @@ class LessonController {
     List<ListedView> between(@PathVariable UUID mapId, @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
             @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate until) {
         return lessons.between(maps.head(mapId).id(), from, until).stream().map(ListedView::of).toList();
-    }
-
-    @Needs(Right.READ_CLASSES)
-    @GetMapping("/shapes")
-    @Operation(operationId = "classShapes", summary = "The shapes of the house for a class of some length")
-    List<ShapeView> shapes(@PathVariable UUID mapId, @RequestParam(defaultValue = "60") @Min(20) @Max(180) int minutes) {
-        maps.head(mapId);
-        return Arrays.stream(ClassShape.Usual.values()).map(usual -> new ShapeView(usual.code(), LessonView.spans(usual.of(minutes)))).toList();
     }
 
     @PostMapping

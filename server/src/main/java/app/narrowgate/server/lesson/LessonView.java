@@ -103,7 +103,7 @@ record LessonView(@NotBlank @Size(max = 90) String title, @NotNull LocalDate day
                 Coded.require(PairRequest.Odd.class, "What becomes of the one who is left over", odd), limit, turn, List.of(), List.of());
     }
 
-    private static ClassShape toShape(List<SpanView> spans) {
+    static ClassShape toShape(List<SpanView> spans) {
         Map<Section, ClassShape.Span> all = new EnumMap<>(Section.class);
         for (Section section : Section.values()) {
             all.put(section, new ClassShape.Span(0, 0));

@@ -77,6 +77,7 @@ class OtherGymTest {
                 "usual":"step-by-step","here":["%s"],"fixed":[],"out":[],"together":[],"apart":[],"odd":"rest","limit":12,"turn":0}}"""
                 .formatted(lesson, person));
         tamsin.post(map + "/classes/" + lesson + "/mat", "");
+        tamsin.post("/api/class-shapes", "{\"id\":\"%s\",\"title\":\"Live\",\"minutes\":60,\"shape\":[]}".formatted(UUID.randomUUID()));
         tamsin.post(map + "/terms", "{\"id\":\"%s\",\"title\":\"Autumn\",\"first\":\"2026-10-05\",\"last\":\"2026-12-18\"}".formatted(UUID.randomUUID()));
         tamsin.post(map + "/classes/" + lesson + "/mat/links", "{\"kind\":\"screen\"}");
         String dismissal = """
@@ -123,7 +124,7 @@ class OtherGymTest {
         Map<String, List<String>> known = new HashMap<>();
         try (Connection behind = server.behind(); Statement statement = behind.createStatement()) {
             for (Map.Entry<String, String> id : Map.ofEntries(Map.entry("mapId", "map"), Map.entry("drill", "drill"),
-                    Map.entry("lesson", "lesson"), Map.entry("term", "term"), Map.entry("question", "question"), Map.entry("version", "map_version"), Map.entry("member", "account"),
+                    Map.entry("lesson", "lesson"), Map.entry("term", "term"), Map.entry("shape", "class_shape"), Map.entry("question", "question"), Map.entry("version", "map_version"), Map.entry("member", "account"),
                     Map.entry("invitation", "invitation"), Map.entry("link", "shared_link"), Map.entry("person", "person"), Map.entry("you", "person"),
                     Map.entry("they", "person")).entrySet()) {
                 known.put(id.getKey(), List.of(only(statement, "select id from %s where gym_id = '%s' limit 1".formatted(id.getValue(), gym))

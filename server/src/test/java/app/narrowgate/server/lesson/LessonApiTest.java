@@ -146,6 +146,26 @@ class LessonApiTest extends DemoMapTest {
             Answer refused = keep(UUID.randomUUID(), good.replace(wrong[0], wrong[1]));
             assertThat(refused.status()).as(wrong[1] + refused.text()).isBetween(400, 422);
         }
-        assertThat(client.get(map + "/classes/shapes?minutes=90").json()).hasSize(4);
+    }
+
+    @Test
+    void aShapeIsKeptForTheGymAndFollowsTheLengthOfTheClass() {
+        UUID id = UUID.randomUUID();
+        String shape = """
+                {"id":"%s","title":"Sparring night","minutes":60,"shape":[{"section":"warm-up","least":6,"most":8},{"section":"live","least":40,"most":52},
+                {"section":"talk","least":2,"most":4}]}""".formatted(id);
+        assertThat(client.post("/api/class-shapes", shape).status()).isEqualTo(204);
+        assertThat(client.post("/api/class-shapes", shape).status()).as("sent twice, kept once").isEqualTo(204);
+        JsonNode long90 = client.get("/api/class-shapes?minutes=90").json();
+        assertThat(long90).hasSize(1);
+        JsonNode live = StreamSupport.stream(long90.get(0).get("spans").spliterator(), false)
+                .filter(span -> span.get("section").stringValue().equals("live")).findFirst().orElseThrow();
+        assertThat(live.get("least").intValue()).isEqualTo(60);
+        assertThat(live.get("most").intValue()).isEqualTo(78);
+        Answer wrong = client.post("/api/class-shapes", shape.replace("\"least\":40", "\"least\":60").replace(id.toString(), UUID.randomUUID().toString()));
+        assertThat(wrong.status()).isEqualTo(422);
+        assertThat(wrong.text()).contains("the first number is the smaller one");
+        assertThat(client.delete("/api/class-shapes/" + id).status()).isEqualTo(204);
+        assertThat(client.delete("/api/class-shapes/" + id).status()).isEqualTo(404);
     }
 }

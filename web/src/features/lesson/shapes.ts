@@ -1,0 +1,44 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { api, unwrap, unwrapNothing, type Schemas } from "../../api/client";
+import type { Lesson } from "./lesson";
+
+export type KeptShape = Schemas["KeptShape"];
+
+/** The gym's own shapes, for a class of some length. */
+export function useShapes(minutes: number) {
+  return useQuery({
+    queryKey: ["class-shapes", minutes],
+    enabled: minutes >= 20 && minutes <= 180,
+    queryFn: () => unwrap(api.GET("/api/class-shapes", { params: { query: { minutes } } })),
+  });
+}
+
+/** Keeps shapes for the gym, and takes them out. */
+export function useKeepShape() {
+  const queries = useQueryClient();
+  const after = () => queries.invalidateQueries({ queryKey: ["class-shapes"] });
+  return {
+    keep: async (title: string, minutes: number, shape: Schemas["Span"][]) => {
+      await unwrapNothing(
+        api.POST("/api/class-shapes", { body: { id: crypto.randomUUID(), title, minutes, shape } }),
+      );
+      await after();
+    },
+    remove: async (shape: string) => {
+      await unwrapNothing(api.DELETE("/api/class-shapes/{shape}", { params: { path: { shape } } }));
+      await after();
+    },
+  };
+}
+
+/** The gym's shape that a class has; nothing where it has one of the house's, or its own. */
+export function shapeOf(lesson: Pick<Lesson, "usual" | "shape">, kept: KeptShape[]): KeptShape | undefined {
+  if (lesson.usual || !lesson.shape) return undefined;
+  const span = new Map(lesson.shape.map((one) => [one.section, one]));
+  return kept.find((one) =>
+    one.spans.every(
+      ({ section, least, most }) =>
+        (span.get(section)?.least ?? 0) === least && (span.get(section)?.most ?? 0) === most,
+    ),
+  );
+}
