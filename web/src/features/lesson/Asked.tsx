@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import { Picker } from "../../ui/Picker";
 import { focusTitle, retitled, type Lesson } from "./lesson";
-import { shapeOf, useShapes } from "./shapes";
+import { shapeOf, stretched, useShapes, useShapesFor } from "./shapes";
 import { SHAPE_LABEL } from "./words";
 
 const FAMILY = "family:";
@@ -23,6 +23,15 @@ export function Asked({
 }) {
   const kept = useShapes(lesson.minutes).data ?? [];
   const own = shapeOf(lesson, kept);
+  const shapesFor = useShapesFor();
+  // A shape that is not the house's follows the length as those do.
+  const last = async (minutes: number) => {
+    const same = own && (await shapesFor(minutes))?.find((one) => one.id === own.id);
+    change({
+      minutes,
+      shape: same ? same.spans : lesson.shape && stretched(lesson.shape, minutes / lesson.minutes),
+    });
+  };
   const aim = (id: string) =>
     change(
       retitled(map, lesson, {
@@ -66,7 +75,7 @@ export function Asked({
           value={String(lesson.minutes)}
           may={may}
           width="w-20"
-          onCommit={(value) => value.trim() !== "" && change({ minutes: Math.round(Number(value)) })}
+          onCommit={(value) => value.trim() !== "" && void last(Math.round(Number(value)))}
         />
       </Field>
       <Field label="About" className="w-56">

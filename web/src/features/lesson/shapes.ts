@@ -4,13 +4,43 @@ import type { Lesson } from "./lesson";
 
 export type KeptShape = Schemas["KeptShape"];
 
+const SHORTEST = 20;
+const LONGEST = 180;
+
+function isLength(minutes: number): boolean {
+  return minutes >= SHORTEST && minutes <= LONGEST;
+}
+
+function shapesQuery(minutes: number) {
+  return {
+    queryKey: ["class-shapes", minutes],
+    queryFn: () => unwrap(api.GET("/api/class-shapes", { params: { query: { minutes } } })),
+  };
+}
+
 /** The gym's own shapes, for a class of some length. */
 export function useShapes(minutes: number) {
-  return useQuery({
-    queryKey: ["class-shapes", minutes],
-    enabled: minutes >= 20 && minutes <= 180,
-    queryFn: () => unwrap(api.GET("/api/class-shapes", { params: { query: { minutes } } })),
-  });
+  return useQuery({ ...shapesQuery(minutes), enabled: isLength(minutes) });
+}
+
+/** Asks for the same for another length; nothing for a length that no class has, or without a network. */
+export function useShapesFor() {
+  const queries = useQueryClient();
+  return (minutes: number): Promise<KeptShape[] | undefined> =>
+    isLength(minutes)
+      ? queries.fetchQuery(shapesQuery(minutes)).catch(() => undefined)
+      : Promise.resolve(undefined);
+}
+
+/** A shape for a class so many times as long: the least of each part rounded down, the most up. */
+export function stretched(shape: Schemas["Span"][], times: number): Schemas["Span"][] {
+  return times > 0 && Number.isFinite(times)
+    ? shape.map(({ section, least, most }) => ({
+        section,
+        least: Math.min(LONGEST, Math.floor(least * times)),
+        most: Math.min(LONGEST, Math.ceil(most * times)),
+      }))
+    : shape;
 }
 
 /** Keeps shapes for the gym, and takes them out. */

@@ -196,7 +196,7 @@ export function groupInWords(group: Group, names: Names): { words: string; mind:
         said.push(`together ${why.amount === 2 ? "again" : `${why.amount} times`} tonight`);
         break;
       case "lately":
-        said.push(`together ${why.amount} times lately`);
+        said.push(`together ${why.amount === 1 ? "once" : `${why.amount} times`} lately`);
         break;
       case "three":
         said.push("three, taking turns");

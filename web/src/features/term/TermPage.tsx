@@ -299,17 +299,16 @@ function Worth({ planned }: { planned: PlannedTerm }) {
     { label: "With these weeks", worth: plan.end },
   ];
   return (
-    <dl
-      className="flex flex-wrap gap-x-6 gap-y-1"
-      aria-label="Out of 100 starts they get out, at the end of the term"
-    >
-      {figures.map(({ label, worth }) => (
-        <div key={label}>
-          <dt className="text-[13.5px] text-quiet">{label}</dt>
-          <dd className="text-[26px] leading-none font-bold tabular-nums">{hundred(worth)}</dd>
-        </div>
-      ))}
-      <dd className="self-end text-[13.5px] text-quiet">get out, of 100 starts, at the end</dd>
-    </dl>
+    <div>
+      <dl className="flex flex-wrap gap-x-6 gap-y-1">
+        {figures.map(({ label, worth }) => (
+          <div key={label}>
+            <dt className="text-[13.5px] text-quiet">{label}</dt>
+            <dd className="text-[26px] leading-none font-bold tabular-nums">{hundred(worth)}</dd>
+          </div>
+        ))}
+      </dl>
+      <p className="text-[13.5px] text-quiet">get out, of 100 starts, at the end of the term</p>
+    </div>
   );
 }

@@ -36,8 +36,7 @@ class TermStory extends Story {
         Page page = term();
         Locator recall = region(page, "To make up for").getByRole(AriaRole.BUTTON, within("Recall “")).first();
         String title = recall.getAttribute("aria-label").replaceAll("Recall “(.+)” on .*", "$1");
-        Locator line = region(page, "To make up for").getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHas(recall));
-        assertThat(line).containsText("Comes no more.");
+        assertThat(recall.locator("xpath=ancestor::li")).containsText("Comes no more.");
         recall.click();
         assertThat(said(page, "It is recalled on")).isVisible();
         Locator first = region(page, "To make up for").getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText(title)).first();
