@@ -96,7 +96,7 @@ function Line({
             type="button"
             className="word"
             onClick={() => onRecall(next.id, `recall:${missed.reaction}`)}
-            aria-label={`Recall “${title}” on ${weekday(next.day)}`}
+            aria-label={`Recall it ${weekday(next.day)}: ${title}`}
           >
             Recall it {weekday(next.day)}
           </button>

@@ -67,7 +67,7 @@ class MatStory extends Story {
 
     /** Presses on until the class is in a step of some kind, such as the first round of what is new. */
     private static void until(Page page, String kind, String head) {
-        for (int presses = 0; presses < 60; presses++) {
+        for (int presses = 0; presses < 120; presses++) {
             if (kind.equals(page.locator(".mat-stage").getAttribute("data-kind")) && head(page).innerText().matches(head)) {
                 return;
             }
@@ -227,7 +227,7 @@ class MatStory extends Story {
         Page small = followed(page, "A screen for the room", "/screen", 390, 800);
         assertThat(Browser.seriousFaults(screen)).isEmpty();
         button(page, "Begin").click();
-        for (int presses = 0; presses < 80 && !page.getByText("End the class").isVisible(); presses++) {
+        for (int presses = 0; presses < 160 && !page.getByText("End the class").isVisible(); presses++) {
             String shown = page.locator(".mat-stage").innerText();
             String step = step(page);
             for (Page one : List.of(page, screen, small)) {
@@ -239,6 +239,7 @@ class MatStory extends Story {
             page.keyboard().press("ArrowRight");
             assertThat(page.locator(".mat-stage")).not().hasAttribute("data-step", step);
         }
+        assertThat(page.getByText("End the class")).isVisible();
     }
 
     private static final String SIZES = """

@@ -34,8 +34,8 @@ class TermStory extends Story {
     @Test
     void whatWasMissedIsPutIntoARecallAndTakenOutAgain() {
         Page page = term();
-        Locator recall = region(page, "To make up for").getByRole(AriaRole.BUTTON, within("Recall “")).first();
-        String title = recall.getAttribute("aria-label").replaceAll("Recall “(.+)” on .*", "$1");
+        Locator recall = region(page, "To make up for").getByRole(AriaRole.BUTTON, within("Recall it")).first();
+        String title = recall.getAttribute("aria-label").replaceAll("^Recall it [^:]+: ", "");
         assertThat(recall.locator("xpath=ancestor::li")).containsText("Comes no more.");
         recall.click();
         assertThat(said(page, "It is recalled on")).isVisible();

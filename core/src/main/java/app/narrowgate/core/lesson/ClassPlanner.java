@@ -166,8 +166,8 @@ public final class ClassPlanner {
             }
             return given;
         }
-        Deque<String> wished = new ArrayDeque<>(request.wished().stream()
-                .filter(key -> units.stream().anyMatch(unit -> unit.key().equals(key) && mayCome(unit))).toList());
+        Deque<String> wished = new ArrayDeque<>(request.wished().stream().filter(key -> units.stream()
+                .anyMatch(unit -> unit.key().equals(key) && mayCome(unit) && request.shape().of(unit.section()).most() > 0)).toList());
         while (true) {
             asked = new LinkedHashMap<>();
             wished.forEach(key -> asked.put(key, Optional.empty()));

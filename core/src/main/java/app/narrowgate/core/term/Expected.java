@@ -132,7 +132,7 @@ final class Expected {
         for (int s = 0; s < odds.size(); s++) {
             Standing at = new Standing(Optional.empty(), 0, 0);
             for (LocalDate practised : request.students().get(s).practised().getOrDefault(reaction, List.of())) {
-                    at = at.after(day(practised), at.memory().isEmpty());
+                at = at.after(day(practised), at.memory().isEmpty());
             }
             all.add(at);
         }

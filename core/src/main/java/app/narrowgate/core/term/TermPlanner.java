@@ -94,14 +94,15 @@ public final class TermPlanner {
         Map<Id, Double> promise = new HashMap<>();
         for (Reaction reaction : index.map().reactions()) {
             double sum = odds.stream().mapToDouble(student -> student.promise(reaction.id(), ComingClass.NEW_MINUTES)).sum();
-            boolean asked = request.classes().stream().anyMatch(one -> one.fixed().contains(reaction.id()) || one.recalled().contains(reaction.id()));
+            boolean asked = request.classes().stream()
+                    .anyMatch(one -> one.fixed().contains(reaction.id()) || one.recalled().contains(reaction.id()));
             if (asked || sum > 0 && (known.contains(reaction.id()) || request.classes().stream().anyMatch(one -> isAbout(one, reaction.id())))) {
                 promise.put(reaction.id(), asked ? Double.POSITIVE_INFINITY : sum);
             }
         }
         double best = promise.values().stream().filter(Double::isFinite).mapToDouble(p -> p).max().orElse(0);
-        return promise.keySet().stream().filter(id -> promise.get(id) >= WORTH_A_CLASS * best).sorted(Comparator.comparingDouble((Id id) -> promise.get(id)).reversed().thenComparing(Id::value))
-                .limit(MOST_ANSWERS).toList();
+        return promise.keySet().stream().filter(id -> promise.get(id) >= WORTH_A_CLASS * best)
+                .sorted(Comparator.comparingDouble((Id id) -> promise.get(id)).reversed().thenComparing(Id::value)).limit(MOST_ANSWERS).toList();
     }
 
     private boolean isAbout(ComingClass one, Id reaction) {

@@ -26,7 +26,8 @@ record TermView(UUID id, int version, String title, LocalDate first, LocalDate l
     /** One of its classes. */
     @Schema(name = "TermClass")
     record ClassView(UUID id, int version, String title, LocalDate day, String starts, int minutes, @Nullable String family, @Nullable String place,
-            @Schema(description = "True where it was run or its day is over") boolean over, @Schema(description = "True where it was run to its end") boolean ran,
+            @Schema(description = "True where it was run or its day is over") boolean over,
+            @Schema(description = "True where it was run to its end") boolean ran,
             @Schema(description = "Who was there, or is down for it") List<UUID> here,
             @Schema(description = "What came in it or is planned, without the parts that frame it") List<UnitView> units,
             @Schema(description = "New and recalled units that whoever teaches it has fixed") List<String> fixed,

@@ -124,7 +124,8 @@ class OtherGymTest {
         Map<String, List<String>> known = new HashMap<>();
         try (Connection behind = server.behind(); Statement statement = behind.createStatement()) {
             for (Map.Entry<String, String> id : Map.ofEntries(Map.entry("mapId", "map"), Map.entry("drill", "drill"),
-                    Map.entry("lesson", "lesson"), Map.entry("term", "term"), Map.entry("shape", "class_shape"), Map.entry("question", "question"), Map.entry("version", "map_version"), Map.entry("member", "account"),
+                    Map.entry("lesson", "lesson"), Map.entry("term", "term"), Map.entry("shape", "class_shape"),
+                    Map.entry("question", "question"), Map.entry("version", "map_version"), Map.entry("member", "account"),
                     Map.entry("invitation", "invitation"), Map.entry("link", "shared_link"), Map.entry("person", "person"), Map.entry("you", "person"),
                     Map.entry("they", "person")).entrySet()) {
                 known.put(id.getKey(), List.of(only(statement, "select id from %s where gym_id = '%s' limit 1".formatted(id.getValue(), gym))
