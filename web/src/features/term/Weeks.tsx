@@ -71,6 +71,7 @@ function Cell({
   const [params] = useSearchParams();
   const kept = unitsIn(one);
   const units = proposed ? [...one.fixed, ...proposed] : kept;
+  const gone = one.over ? one.dropped : proposed ? kept.filter((unit) => !units.includes(unit)) : [];
   const edge = one.ran
     ? "border-green"
     : one.over
@@ -92,7 +93,7 @@ function Cell({
           {stateOf(one, today)}
         </span>
       </p>
-      {units.length === 0 ? (
+      {units.length + gone.length === 0 ? (
         <p className="text-[14px] text-quiet">
           {one.over ? "Nothing was shown." : "Nothing is asked of it yet."}
         </p>
@@ -109,14 +110,12 @@ function Cell({
               )}
             </li>
           ))}
-          {proposed &&
-            kept
-              .filter((unit) => !units.includes(unit))
-              .map((unit) => (
-                <li key={unit} className="text-quiet line-through">
-                  {lowerFirst(reactionTitle(map, reactionOf(unit)))}
-                </li>
-              ))}
+          {gone.map((unit) => (
+            <li key={unit} className="text-quiet">
+              <s>{lowerFirst(reactionTitle(map, reactionOf(unit)))}</s>
+              {one.over ? ", not reached" : ", no more"}
+            </li>
+          ))}
         </ul>
       )}
     </li>

@@ -10,7 +10,16 @@ import {
   type PlannedTerm,
 } from "./weeks";
 
-const LESSON = { version: 1, title: "Mount", starts: "19:30", minutes: 60, ran: false, here: [], units: [] };
+const LESSON = {
+  version: 1,
+  title: "Mount",
+  starts: "19:30",
+  minutes: 60,
+  ran: false,
+  here: [],
+  units: [],
+  dropped: [],
+};
 
 const term: PlannedTerm = {
   id: "t",

@@ -34,6 +34,7 @@ class TermStory extends Story {
     @Test
     void whatWasMissedIsPutIntoARecallAndTakenOutAgain() {
         Page page = term();
+        assertThat(region(page, "Weeks")).containsText("come up first, not reached");
         Locator recall = region(page, "To make up for").getByRole(AriaRole.BUTTON, within("Recall it")).first();
         String title = recall.getAttribute("aria-label").replaceAll("^Recall it [^:]+: ", "");
         assertThat(recall.locator("xpath=ancestor::li")).containsText("Comes no more.");

@@ -86,7 +86,8 @@ class DemoClasses implements DemoPart {
                 Focus.family(Id.of(evening.family())), Optional.empty(), READ, LATE, Optional.of(ClassShape.Usual.STEP_BY_STEP), Optional.empty(),
                 here, Map.of(), Optional.ofNullable(evening.asked()).orElse(List.of()), Set.of(), Set.of(), Set.of(), PairRequest.Odd.THREE,
                 RoundWish.USUAL_LIMIT, 0, units.stream().map(DemoClasses::planned).toList(),
-                Boolean.TRUE.equals(evening.ran()) ? units.stream().map(unit -> came(unit, grownUp)).toList() : List.of());
+                units.stream().filter(unit -> Boolean.TRUE.equals(evening.ran()) && !Boolean.TRUE.equals(unit.dropped()))
+                        .map(unit -> came(unit, grownUp)).toList());
     }
 
     private static Lesson.Planned planned(DemoGym.Unit unit) {

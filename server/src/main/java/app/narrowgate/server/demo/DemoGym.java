@@ -47,7 +47,12 @@ record DemoGym(String gym, String town, List<Person> people, List<Listed> roster
             List<String> asked) {
     }
 
-    /** Something that was planned in a class; with {@code pairs}, groups by first names, where it came. */
-    record Unit(String unit, String section, int minutes, List<String> reactions, List<List<String>> pairs) {
+    /**
+     * Something that was planned in a class.
+     *
+     * @param pairs groups by first names, where it came
+     * @param dropped true where the class did not come to it
+     */
+    record Unit(String unit, String section, int minutes, List<String> reactions, List<List<String>> pairs, Boolean dropped) {
     }
 }

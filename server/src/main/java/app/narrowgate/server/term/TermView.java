@@ -1,5 +1,6 @@
 package app.narrowgate.server.term;
 
+import app.narrowgate.core.lesson.Lesson;
 import app.narrowgate.core.lesson.Section;
 import app.narrowgate.core.lesson.Student;
 import app.narrowgate.core.map.Id;
@@ -30,6 +31,7 @@ record TermView(UUID id, int version, String title, LocalDate first, LocalDate l
             @Schema(description = "True where it was run to its end") boolean ran,
             @Schema(description = "Who was there, or is down for it") List<UUID> here,
             @Schema(description = "What came in it or is planned, without the parts that frame it") List<UnitView> units,
+            @Schema(description = "New and recalled units that were planned and did not come; empty where it was not run") List<String> dropped,
             @Schema(description = "New and recalled units that whoever teaches it has fixed") List<String> fixed,
             @Schema(description = "Units that the term asks for, the most important first") List<String> asked) {
     }
@@ -93,12 +95,17 @@ record TermView(UUID id, int version, String title, LocalDate first, LocalDate l
     private static ClassView classView(TermLessons.Dated one, LocalDate today) {
         List<UnitView> units = one.lesson().asItWas().stream().filter(unit -> unit.section().practises())
                 .map(unit -> new UnitView(unit.unit(), unit.section().code(), unit.minutes())).toList();
-        List<String> fixed = one.lesson().fixed().keySet().stream()
-                .filter(key -> key.startsWith(Section.NEW.code() + ":") || key.startsWith(Section.RECALL.code() + ":")).toList();
+        List<String> fixed = one.lesson().fixed().keySet().stream().filter(TermView::isTaught).toList();
+        List<String> dropped = one.lesson().came().isEmpty() ? List.of() : one.lesson().planned().stream().map(Lesson.Planned::unit)
+                .filter(key -> isTaught(key) && one.lesson().came().stream().noneMatch(came -> came.unit().equals(key))).toList();
         List<String> asked = one.lesson().term().stream().filter(key -> !fixed.contains(key) && !one.lesson().out().contains(key)).toList();
         return new ClassView(one.id(), one.version(), one.lesson().title(), one.lesson().day(), one.lesson().starts().toString(), one.lesson().minutes(),
                 one.lesson().focus().family().map(Id::value).orElse(null), one.lesson().focus().place().map(Id::value).orElse(null),
-                one.isOver(today), !one.lesson().came().isEmpty(), one.lesson().here(), units, fixed, asked);
+                one.isOver(today), !one.lesson().came().isEmpty(), one.lesson().here(), units, dropped, fixed, asked);
+    }
+
+    private static boolean isTaught(String unit) {
+        return unit.startsWith(Section.NEW.code() + ":") || unit.startsWith(Section.RECALL.code() + ":");
     }
 
     private static PlanView planView(TermPlan plan, TermPlans.Planned planned, List<UUID> coming) {
