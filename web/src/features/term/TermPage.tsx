@@ -16,7 +16,7 @@ import { Pairs } from "./Pairs";
 import { Remembered } from "./Remembered";
 import { Repeat } from "./Repeat";
 import { termOf, useBeginTerm, usePlannedTerm, useTermDoings, useTerms, type Term } from "./term";
-import { askedBy, type PlannedTerm } from "./weeks";
+import { askedBy, comingIn, type PlannedTerm } from "./weeks";
 import { Weeks } from "./Weeks";
 
 /** A term: its weeks, what is left of it at the end, who has seen what, and what has to be made up for. */
@@ -127,7 +127,7 @@ function TermSheet({
       setBusy("");
     }
   };
-  const asIs = () => new Map(coming.map((one) => [one.id, one.asked]));
+  const asIs = () => new Map(comingIn(planned).map((one) => [one.id, one.asked]));
   const keep = (asked: Map<string, string[]>, words: string) =>
     doing("Keeping it", async () => {
       const were = asIs();

@@ -88,6 +88,11 @@ describe("a term by weeks", () => {
     ]);
   });
 
+  it("plans the first sixty classes of very many, and asks nothing of the others", () => {
+    const many = Array.from({ length: 70 }, (_, i) => ({ ...term.classes[2]!, id: `c${i}` }));
+    expect([...askedBy({ ...term, classes: many }).keys()]).toEqual(many.slice(0, 60).map((one) => one.id));
+  });
+
   it("tells the days of an answer", () => {
     expect(daysOf(term, term.plan!.taught[0]!)).toEqual({ were: ["2026-10-29"], come: ["2026-11-03"] });
   });

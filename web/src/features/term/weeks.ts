@@ -38,6 +38,14 @@ export function unitsIn(one: TermClass): string[] {
   return one.over ? one.units.map((unit) => unit.unit).filter(taught) : [...one.fixed, ...one.asked];
 }
 
+/** Classes of a term that are planned together; those behind them are planned when their turn comes. */
+const MOST_PLANNED = 60;
+
+/** The classes still to come, as far as they are planned. */
+export function comingIn(term: Pick<PlannedTerm, "classes">): TermClass[] {
+  return term.classes.filter((one) => !one.over).slice(0, MOST_PLANNED);
+}
+
 /** What a proposal asks of each class still to come, by the class: what is new first, then what is recalled. */
 export function askedBy(term: PlannedTerm): Map<string, string[]> {
   const asked = new Map<string, string[]>();
@@ -50,14 +58,12 @@ export function askedBy(term: PlannedTerm): Map<string, string[]> {
   }
   const fixed = new Map(term.classes.map((one) => [one.id, one.fixed]));
   return new Map(
-    term.classes
-      .filter((one) => !one.over)
-      .map((one) => [
-        one.id,
-        (asked.get(one.id) ?? []).filter(
-          (unit) => !fixed.get(one.id)!.some((kept) => reactionOf(kept) === reactionOf(unit)),
-        ),
-      ]),
+    comingIn(term).map((one) => [
+      one.id,
+      (asked.get(one.id) ?? []).filter(
+        (unit) => !fixed.get(one.id)!.some((kept) => reactionOf(kept) === reactionOf(unit)),
+      ),
+    ]),
   );
 }
 

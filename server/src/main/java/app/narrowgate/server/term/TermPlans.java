@@ -51,7 +51,7 @@ public class TermPlans {
      * What comes of a term.
      *
      * @param classes all of its classes, in order
-     * @param coming those of them that are still to come
+     * @param coming those of them that are still to come and are planned: the first of these, where there are very many
      * @param students whom it is planned for
      * @param attendance how often they come
      * @param plan empty while nobody trains
@@ -86,7 +86,7 @@ public class TermPlans {
 
     private Planned planned(StoredMap map, Term term, LocalDate today, boolean anew, SignedIn by) {
         List<TermLessons.Dated> classes = lessons.between(map.id(), term.first(), term.last());
-        List<TermLessons.Dated> coming = classes.stream().filter(one -> !one.isOver(today)).toList();
+        List<TermLessons.Dated> coming = classes.stream().filter(one -> !one.isOver(today)).limit(TermRequest.MOST_CLASSES).toList();
         List<Lesson> past = lessons.between(map.id(), today.minusDays(REMEMBERED), today).stream()
                 .filter(one -> one.isOver(today) && !one.lesson().here().isEmpty()).map(TermLessons.Dated::lesson).toList();
         Set<UUID> who = who(past, coming, today);

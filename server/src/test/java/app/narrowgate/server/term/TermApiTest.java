@@ -154,4 +154,22 @@ class TermApiTest extends DemoMapTest {
         assertThat(client.get(map + "/terms").json().findValuesAsString("title")).contains("Spring");
         assertThat(client.get(map + "/terms/" + UUID.randomUUID() + "?today=" + TODAY).status()).isEqualTo(404);
     }
+
+    @Test
+    void aTermWithVeryManyClassesIsOpenedAndItsFirstOnesArePlanned() {
+        List<UUID> many = new ArrayList<>();
+        for (int day = 0; day < 66; day++) {
+            UUID id = UUID.randomUUID();
+            many.add(id);
+            assertThat(client.post(map + "/classes", "{\"id\":\"%s\",\"lesson\":%s}".formatted(id, lesson(LocalDate.of(2034, 1, 2).plusDays(day), List.of())))
+                    .status()).isEqualTo(201);
+        }
+        UUID term = UUID.randomUUID();
+        client.post(map + "/terms", "{\"id\":\"%s\",\"title\":\"Daily\",\"first\":\"2034-01-01\",\"last\":\"2034-03-31\"}".formatted(term));
+        Answer opened = client.get(map + "/terms/" + term + "?today=2034-01-01");
+        assertThat(opened.status()).as(opened.text()).isEqualTo(200);
+        assertThat(opened.json().get("classes")).hasSize(66);
+        client.delete(map + "/terms/" + term);
+        many.forEach(id -> client.delete(map + "/classes/" + id));
+    }
 }
