@@ -33,6 +33,9 @@ final class RunningApp implements AutoCloseable {
             alter default privileges in schema public grant select, insert, update, delete on tables to %1$s;
             """.formatted(WORKER);
 
+    /** What all begin with: the database of an application that has loaded the demo gym, made once for all stories of this virtual machine. */
+    private static String begun;
+
     private final String database = "e2e_" + UUID.randomUUID().toString().replace("-", "");
     private final Cluster cluster;
     private final int port = freePort();
@@ -51,16 +54,23 @@ final class RunningApp implements AutoCloseable {
         this.cluster = cluster;
         sql("postgres", "create database " + database);
         sql(database, GRANT_TO_WORKER);
-        launch();
+        launch(Unpacked.CLASSES.exists() ? Unpacked.READ_CLASSES : Unpacked.WRITE_CLASSES);
     }
 
-    private void launch() {
+    /** On a copy of another one's database, which nobody may be using. */
+    private RunningApp(Cluster cluster, String begun) {
+        this.cluster = cluster;
+        sql("postgres", "create database " + database + " template " + begun);
+        launch(Unpacked.READ_CLASSES);
+    }
+
+    private void launch(String classes) {
         try {
             Path log = Files.createDirectories(Path.of("target")).resolve("app-" + port + ".log");
-            ProcessBuilder builder = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                    System.getProperty("narrowgate.java-option", "-XX:TieredStopAtLevel=1"), "-XX:+UseSerialGC",
+            ProcessBuilder builder = new ProcessBuilder(Unpacked.JAVA,
+                    System.getProperty("narrowgate.java-option", "-XX:TieredStopAtLevel=1"), "-XX:+UseSerialGC", classes,
                     "-Dnarrowgate.demo=true", "-Dnarrowgate.clock-ahead-file=" + clock(), "-Dspring.datasource.hikari.connection-init-sql=set role " + WORKER, "-jar",
-                    System.getProperty("narrowgate.jar"))
+                    Unpacked.JAR.toString())
                     .redirectErrorStream(true)
                     .redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()));
             builder.environment().put("PORT", Integer.toString(port));
@@ -89,8 +99,14 @@ final class RunningApp implements AutoCloseable {
         return Path.of("target").resolve("clock-" + port).toAbsolutePath();
     }
 
-    static RunningApp start() {
-        return new RunningApp(new Cluster(env("PORT"), env("USER"), env("PASSWORD")));
+    static synchronized RunningApp start() {
+        Cluster cluster = new Cluster(env("PORT"), env("USER"), env("PASSWORD"));
+        if (begun == null) {
+            RunningApp first = new RunningApp(cluster);
+            first.end();
+            begun = first.database;
+        }
+        return new RunningApp(cluster, begun);
     }
 
     /** On a database server of its own. */
@@ -106,7 +122,7 @@ final class RunningApp implements AutoCloseable {
 
     /** Starts the server again on the same database and the same address. */
     void startAgain() {
-        launch();
+        launch(Unpacked.READ_CLASSES);
     }
 
     String address() {
@@ -148,10 +164,14 @@ final class RunningApp implements AutoCloseable {
         }
     }
 
-    @Override
-    public void close() {
+    private void end() {
         process.destroy();
         process.onExit().join();
+    }
+
+    @Override
+    public void close() {
+        end();
         sql("postgres", "drop database " + database + " with (force)");
     }
 
