@@ -12,6 +12,7 @@ import {
   hereIn,
   leavingOut,
   minutesOf,
+  practisedAs,
   type Lesson,
   type Line,
   type Planned,
@@ -161,12 +162,25 @@ function LineRow({
           )}
         </p>
         {chosen && (
-          <p className="flex flex-wrap gap-x-4 pt-1">
+          <p className="flex flex-wrap items-baseline gap-x-4 pt-1">
             {may && practised && (
               <button type="button" className="word" onClick={() => change(leavingOut(lesson, unit.key))}>
                 Leave it out
               </button>
             )}
+            {may &&
+              unit.ways
+                .filter((way) => planned.plan!.lines.every((one) => one.unit.key !== way.key))
+                .map((way) => (
+                  <button
+                    key={way.key}
+                    type="button"
+                    className="word"
+                    onClick={() => change(practisedAs(lesson, line, way.key))}
+                  >
+                    {WAY[way.kind]}
+                  </button>
+                ))}
             {unit.place && practised && (
               <>
                 <Link className="word" to={paths.situation(map.id, unit.place) + settingQuery(params)}>
@@ -187,6 +201,11 @@ function LineRow({
     </li>
   );
 }
+
+const WAY: Record<Schemas["ClassWay"]["kind"], string> = {
+  live: "Live, in earnest",
+  dial: "Dial it, notch by notch",
+};
 
 /** What a line gains, of 100 starts. */
 function gain(line: Line): string {

@@ -1,8 +1,7 @@
 import type { Schemas } from "../../api/client";
 import { clockAfter } from "../../ui/days";
 import { holds, keeping, parting, type Group, type Lesson, type Line, type Planned } from "./lesson";
-import { SECTION_LABEL } from "../../labels";
-import { groupInWords, listed, unitTitle, type Names } from "./words";
+import { groupInWords, listed, partLabel, unitTitle, type Names } from "./words";
 
 /** Who works with whom in a line of the plan, and why. */
 export function Pairs({
@@ -26,8 +25,7 @@ export function Pairs({
     <section aria-label="Pairs">
       <h2 className="flex items-baseline justify-between gap-2 text-base">
         <span>
-          Pairs, {clockAfter(planned.lesson.starts, line.from)}{" "}
-          {SECTION_LABEL[line.unit.section].toLowerCase()}
+          Pairs, {clockAfter(planned.lesson.starts, line.from)} {partLabel(line.unit).toLowerCase()}
         </span>
         {may && (
           <button

@@ -1,6 +1,5 @@
 import { Link, useParams, useSearchParams } from "react-router";
 import { problemOf, type Schemas } from "../../api/client";
-import { SECTION_LABEL } from "../../labels";
 import { indexOf } from "../../model/mapIndex";
 import { Heading } from "../../ui/Heading";
 import { Loading, Refused } from "../../ui/Notice";
@@ -10,6 +9,7 @@ import { paths, placeTitle, reactionTitle, useMap } from "../map";
 import { PlacePicture } from "../picture";
 import { weekday } from "../../ui/days";
 import { useLesson, type Line, type Planned } from "./lesson";
+import { partLabel } from "./words";
 
 const FORMS = [
   { form: "handout", title: "Handout" },
@@ -87,7 +87,7 @@ function OneSheet({ map, line }: { map: Schemas["Map"]; line: Line }) {
   return (
     <div className="break-before-page first:break-before-auto">
       <p className="font-semibold">
-        {SECTION_LABEL[line.unit.section]}, minute {line.from} to {line.from + line.minutes}
+        {partLabel(line.unit)}, minute {line.from} to {line.from + line.minutes}
       </p>
       {plan.isError ? (
         <Refused problem={problemOf(plan.error)} />

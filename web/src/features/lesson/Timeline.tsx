@@ -2,8 +2,7 @@ import { useRef, useState, type PointerEvent } from "react";
 import type { Schemas } from "../../api/client";
 import { clockAfter } from "../../ui/days";
 import { minutesOf, type Lesson, type Line, type Planned } from "./lesson";
-import { SECTION_LABEL } from "../../labels";
-import { lineTitle, unitTitle } from "./words";
+import { lineTitle, partLabel, unitTitle } from "./words";
 
 const GROUND: Record<Line["unit"]["section"], string> = {
   "warm-up": "bg-rule text-ink",
@@ -83,9 +82,7 @@ export function Timeline({
                 onClick={() => onChoose(line.unit.key)}
               >
                 <span className="flex gap-1.5 font-bold whitespace-nowrap">
-                  <span className={named ? "max-mid:sr-only" : "sr-only"}>
-                    {SECTION_LABEL[line.unit.section]}
-                  </span>{" "}
+                  <span className={named ? "max-mid:sr-only" : "sr-only"}>{partLabel(line.unit)}</span>{" "}
                   {minutes}
                   <span className="sr-only">{line.fixed ? " minutes, fixed" : " minutes"}</span>
                 </span>

@@ -280,6 +280,12 @@ export function leavingOut(lesson: Lesson, unit: string): Partial<Lesson> {
   return { ...freeing(lesson, unit), out: [...lesson.out.filter((one) => one !== unit), unit] };
 }
 
+/** The change that practises a line in another way, for as long. */
+export function practisedAs(lesson: Lesson, line: Line, way: string): Partial<Lesson> {
+  const { fixed, out } = leavingOut(lesson, line.unit.key);
+  return fixing({ ...lesson, fixed: fixed!, out: out! }, way, line.minutes);
+}
+
 function isCouple(couple: Schemas["Couple"], a: string, b: string): boolean {
   return (couple.one === a && couple.other === b) || (couple.one === b && couple.other === a);
 }

@@ -8,11 +8,12 @@ import {
   parting,
   fixing,
   leavingOut,
+  practisedAs,
   usualTitle,
   type Lesson,
   type Line,
 } from "./lesson";
-import { groupInWords, listed, notInWords, shortNames } from "./words";
+import { groupInWords, listed, notInWords, partLabel, shortNames } from "./words";
 
 const names = (id: string) => ({ a: "Ash", b: "Bel", c: "Cor" })[id] ?? id;
 
@@ -102,5 +103,19 @@ describe("changes of a class", () => {
       aim: "even",
     });
     expect(next.title).toBe(usualTitle("2026-12-04", undefined));
+  });
+
+  it("practises a live part by the dial, for as long, and back", () => {
+    const live = { unit: { key: "live:a" }, minutes: 12 } as Line;
+    const dialled = practisedAs(lesson({ fixed: [{ unit: "new:b" }] }), live, "live:a~dial");
+    expect(dialled).toEqual({
+      fixed: [{ unit: "new:b" }, { unit: "live:a~dial", minutes: 12 }],
+      out: ["live:a"],
+    });
+    const back = practisedAs(lesson(dialled), { unit: { key: "live:a~dial" }, minutes: 9 } as Line, "live:a");
+    expect(back.fixed).toEqual([{ unit: "new:b" }, { unit: "live:a", minutes: 9 }]);
+    expect(back.out).toEqual(["live:a~dial"]);
+    expect(partLabel({ section: "live", drill: { kind: "dial" } })).toBe("Dial");
+    expect(partLabel({ section: "live", drill: { kind: "live" } })).toBe("Live");
   });
 });

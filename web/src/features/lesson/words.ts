@@ -53,10 +53,15 @@ export function unitTitle(map: Schemas["Map"], unit: Unit, plan?: Plan): string 
   }
 }
 
+/** The name of a unit's part; a live one that is dialled says so. */
+export function partLabel(unit: { section: Unit["section"]; drill?: { kind: string } | null }): string {
+  return unit.drill?.kind === "dial" ? "Dial" : SECTION_LABEL[unit.section];
+}
+
 /** The whole of it: part and what is practised. */
 export function lineTitle(map: Schemas["Map"], unit: Unit, plan?: Plan): string {
   const title = unitTitle(map, unit, plan);
-  return title ? `${SECTION_LABEL[unit.section]}: ${title}` : SECTION_LABEL[unit.section];
+  return title ? `${partLabel(unit)}: ${title}` : partLabel(unit);
 }
 
 function hundredth(chance: number): number {
@@ -96,7 +101,9 @@ export function whyInWords(map: Schemas["Map"], line: Line, planned: Planned): s
         ? "They look alike and want different answers."
         : `${unit.drill?.links.length ?? 0} calls in no order. ${goesFrom(line)}`;
     case "live":
-      return "Both sides, then other partners. Tap early, let go at once.";
+      return unit.drill?.kind === "dial"
+        ? "Weight and grip notch by notch; the lighter partner says stop, and nobody turns it on the neck."
+        : "Both sides, then other partners. Tap early, let go at once.";
     case "talk":
       return "While they stretch.";
   }

@@ -1,8 +1,8 @@
 import type { Schemas } from "../../api/client";
 import { TwoBodies } from "../../ui/body/TwoBodies";
 import { pictureAt } from "../picture";
-import { calledIn, clockWords, hereIn, type Mat } from "./clock";
-import { headOf, otherOf, SIDE_OF_HALL } from "./words";
+import { calledIn, clockWords, hereIn, notchAt, type Mat } from "./clock";
+import { headOf, otherOf, SIDE_OF_HALL, threeWords } from "./words";
 
 const PICTURE = 360;
 
@@ -12,6 +12,7 @@ export function Feeder({ mat, pictures }: { mat: Mat; pictures: Schemas["Picture
   const { part, step } = here;
   const call = calledIn(step, mat.ran);
   const picture = pictureAt(pictures, part.place ?? undefined);
+  const notch = notchAt(step, mat.ran);
   return (
     <div
       className="mx-auto h-full max-w-lg space-y-4 overflow-y-auto p-4"
@@ -30,6 +31,16 @@ export function Feeder({ mat, pictures }: { mat: Mat; pictures: Schemas["Picture
         <p className="text-[20px]">
           You are on top if you stand on the <strong>{SIDE_OF_HALL[otherOf(step.bottom)]}</strong>
           {step.side && `, on the ${step.side} side`}.
+        </p>
+      )}
+      {step.threes.map((three) => (
+        <p key={three.bottom} className="text-[20px]">
+          In the three: {threeWords(three)}.
+        </p>
+      ))}
+      {notch !== undefined && (
+        <p className="text-[34px] leading-none font-bold" aria-live="polite">
+          Notch {notch} of {step.notches}
         </p>
       )}
       {part.answers.length === 0 ? (

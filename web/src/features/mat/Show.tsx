@@ -1,5 +1,18 @@
 import { calledIn, hereIn, type Here, type Mat } from "./clock";
-import { Answers, Big, Clock, Head, Next, Pairs, Place, Roles, Side, Words, type Pictures } from "./Stage";
+import {
+  Answers,
+  Big,
+  Clock,
+  Head,
+  Next,
+  Notch,
+  Pairs,
+  Place,
+  Roles,
+  Side,
+  Words,
+  type Pictures,
+} from "./Stage";
 import { changeWords, headOf, minutesOf, partLabel, stepWords } from "./words";
 
 /** Seconds before a round that are counted large. */
@@ -42,6 +55,7 @@ function Now({ mat, pictures }: { mat: Mat; pictures: Pictures }) {
 function Round({ mat, here, pictures }: { mat: Mat; here: Here; pictures: Pictures }) {
   const { part, step } = here;
   const call = calledIn(step, mat.ran);
+  const isDial = step.notches > 0;
   const answer = call && part.answers[call.answer];
   // Of two places that look alike the one is called in which the pair begins.
   const words = answer ? (part.other ? answer.from : answer.call) : part.title;
@@ -53,10 +67,16 @@ function Round({ mat, here, pictures }: { mat: Mat; here: Here; pictures: Pictur
       <Words>
         <div className="flex items-start gap-[calc(var(--u)*4)]" aria-live="polite">
           {call && <p className="mat-number">{call.number}</p>}
-          <Big sizes={call ? [13, 10, 8, 7] : [14, 11, 9, 7]}>{words}</Big>
+          {isDial ? (
+            <div>
+              <Notch step={step} ran={mat.ran} />
+            </div>
+          ) : (
+            <Big sizes={call ? [13, 10, 8, 7] : [14, 11, 9, 7]}>{words}</Big>
+          )}
         </div>
         {part.section === "chain" && <Answers part={part} />}
-        {part.section === "live" && <p className="mat-small">Tap early, let go at once.</p>}
+        {part.section === "live" && !isDial && <p className="mat-small">Tap early, let go at once.</p>}
         <Roles step={step} calls={call !== undefined} />
         <Side step={step} here={here} />
       </Words>
@@ -109,7 +129,11 @@ function Shown({ mat, here, pictures }: { mat: Mat; here: Here; pictures: Pictur
       <Words>
         <Big>{part.title}</Big>
         {isLive ? (
-          <p className="mat-caution">Tap early. Let go at once.</p>
+          <p className="mat-caution">
+            {part.drill === "dial"
+              ? "Notch by notch. The lighter one says stop; never on the neck."
+              : "Tap early. Let go at once."}
+          </p>
         ) : (
           part.cautions.slice(0, 1).map((words) => (
             <p key={words} className="mat-caution">

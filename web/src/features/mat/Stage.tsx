@@ -2,11 +2,13 @@ import { useLayoutEffect, useRef, type ReactNode } from "react";
 import type { Schemas } from "../../api/client";
 import { TwoBodies } from "../../ui/body/TwoBodies";
 import { pictureAt } from "../picture";
-import { clockWords, type Here, type Mat, type Part, type Step } from "./clock";
-import { groupWords, otherOf, SIDE_OF_HALL, stepWords } from "./words";
+import { clockWords, notchAt, type Here, type Mat, type Part, type Step } from "./clock";
+import { groupWords, otherOf, SIDE_OF_HALL, stepWords, threeWords } from "./words";
 
 export type Pictures = Schemas["Pictures"];
 
+/** Groups of three whose turns stand on the screen; more are told on the list of pairs. */
+const MOST_THREES = 2;
 /** How wide a picture is shown, about, for the strength of its lines. */
 const PICTURE = 700;
 /** Shares of their usual size that words may have. */
@@ -123,7 +125,35 @@ export function Roles({ step, calls }: { step: Step; calls: boolean }) {
           {SIDE_OF_HALL[otherOf(step.bottom)]} on top{calls && ", shows it"}
         </span>
       </p>
+      {step.threes.length <= MOST_THREES &&
+        step.threes.map((three) => (
+          <p key={three.bottom}>
+            <i className="mat-three" aria-hidden="true" />
+            <span>{threeWords(three)}</span>
+          </p>
+        ))}
     </div>
+  );
+}
+
+/** How far a dial is turned, one mark for each notch. */
+export function Notch({ step, ran }: { step: Step; ran: number }) {
+  const notch = notchAt(step, ran)!;
+  return (
+    <>
+      <Big sizes={[14, 14, 11, 9]}>{`Notch ${notch}`}</Big>
+      <p className="mat-notches" aria-hidden="true">
+        {Array.from({ length: step.notches }, (_, i) => (
+          <i
+            key={i}
+            className={i < notch ? "bg-ink" : ""}
+            style={{ height: `${20 + (80 * (i + 1)) / step.notches}%` }}
+          />
+        ))}
+      </p>
+      <p className="mat-small">{notch === 1 ? "Lightly. Then ask." : "A little more. Then ask."}</p>
+      <p className="mat-caution">The lighter one says stop. Never on the neck.</p>
+    </>
   );
 }
 

@@ -1,6 +1,16 @@
 import { EVENING, step } from "./evening";
 import { describe, expect, it } from "vitest";
-import { behind, calledIn, clockWords, hereIn, later, pressed, remaining, type Press } from "./clock";
+import {
+  behind,
+  calledIn,
+  clockWords,
+  hereIn,
+  later,
+  notchAt,
+  pressed,
+  remaining,
+  type Press,
+} from "./clock";
 
 const press = (deed: Press["deed"], at: number, more: Partial<Press> = {}): Press => ({
   id: "p",
@@ -81,5 +91,11 @@ describe("a class by this device's clock", () => {
     expect(clockWords(900)).toBe("0:01");
     expect(clockWords(0)).toBe("0:00");
     expect(clockWords(-20_400)).toBe("+0:20");
+  });
+
+  it("turns a dial by the clock, and stays at the last notch where a round is made longer", () => {
+    const dial = { ...step(1, "round", 100), notches: 5 };
+    expect([0, 19_999, 20_000, 99_999, 130_000].map((ran) => notchAt(dial, ran))).toEqual([1, 1, 2, 5, 5]);
+    expect(notchAt(step(1, "round", 100), 0)).toBeUndefined();
   });
 });

@@ -88,6 +88,12 @@ export function calledIn(step: Step, ran: number): { number: number; answer: num
   return found;
 }
 
+/** The notch of a dial after so long; the last one lasts on. Nothing where nothing is dialled. */
+export function notchAt(step: Step, ran: number): number | undefined {
+  if (step.notches === 0) return undefined;
+  return Math.min(step.notches, 1 + Math.floor((ran * step.notches) / (step.seconds * 1000)));
+}
+
 /** Milliseconds until the last step would be over if nobody lingered. */
 export function remaining(mat: Mat): number {
   const steps = stepsOf(mat);

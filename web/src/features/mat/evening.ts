@@ -2,7 +2,7 @@ import type { Mat, Step } from "./clock";
 
 /** A step, for tests. */
 export function step(number: number, kind: Step["kind"], seconds: number): Step {
-  return { number, kind, seconds, bout: 0, calls: [] };
+  return { number, kind, seconds, bout: 0, calls: [], notches: 0, threes: [] };
 }
 
 export function part(

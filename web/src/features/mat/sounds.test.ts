@@ -25,3 +25,14 @@ it("is silent while the class is stopped", () => {
 it("speaks the call of the moment", () => {
   expect(saidAt(mat("round", 50_000, 10_000))).toEqual({ key: "1 1", words: "They post wide" });
 });
+
+it("tells every notch of a dial, with a tick from the second", () => {
+  const dial = {
+    ...mat("round", 39_900, 20_100),
+    parts: [part("live:a~dial", "live", [{ ...step(1, "round", 60), notches: 3 }])],
+  };
+  expect(saidAt(dial)?.words).toBe("Notch 2. Ask.");
+  expect(heardAt(dial)?.sound).toBe("tick");
+  expect(heardAt({ ...dial, left: 38_500, ran: 21_500 })).toBeUndefined();
+  expect(saidAt({ ...dial, left: 59_900, ran: 100 })?.words).toBe("Notch 1. Ask.");
+});

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from "react";
 import { say } from "../../ui/voice";
-import { calledIn, hereIn, type Mat } from "./clock";
+import { calledIn, hereIn, notchAt, type Mat } from "./clock";
 
 /** What is heard when: long for the beginning of a round, two for its end, short while it is counted in and ten seconds before the end. */
 type Sound = "begin" | "end" | "tick";
@@ -54,15 +54,20 @@ export function heardAt(mat: Mat): { key: string; sound: Sound } | undefined {
   }
   if (step.kind === "round" || step.kind === "move") {
     if (mat.ran < 1000) return { key: `${step.number} begin`, sound: "begin" };
+    const notch = notchAt(step, mat.ran);
+    if (notch !== undefined && notch > 1 && notchAt(step, mat.ran - 1000) !== notch)
+      return { key: `${step.number} notch ${notch}`, sound: "tick" };
     return left === SOON_OVER ? { key: `${step.number} soon`, sound: "tick" } : undefined;
   }
   return mat.ran < 1000 ? { key: `${step.number} end`, sound: "end" } : undefined;
 }
 
-/** What is said at a moment: the call. */
+/** What is said at a moment: the call, or the notch of a dial. */
 export function saidAt(mat: Mat): { key: string; words: string } | undefined {
   if (mat.state !== "running") return undefined;
   const { part, step } = hereIn(mat);
+  const notch = notchAt(step, mat.ran);
+  if (notch !== undefined) return { key: `${step.number} notch ${notch}`, words: `Notch ${notch}. Ask.` };
   const call = calledIn(step, mat.ran);
   const words = call && part.answers[call.answer]?.call;
   return words ? { key: `${step.number} ${call.number}`, words } : undefined;

@@ -9,8 +9,9 @@ export function otherOf(bottom: "first" | "second"): "first" | "second" {
   return bottom === "first" ? "second" : "first";
 }
 
-/** What a part is: "Called", "New"; a break is what it says. */
+/** What a part is: "Called", "New"; a break is what it says, and so is what is dialled. */
 export function partLabel(part: Part): string {
+  if (part.drill === "dial") return "Dial";
   return part.section ? SECTION_LABEL[part.section] : "Break";
 }
 
@@ -72,6 +73,11 @@ export function behindWords(milliseconds: number | undefined): string {
   const minutes = Math.round(milliseconds / 60_000);
   if (minutes === 0) return "on time";
   return minutes > 0 ? `${minutes} min late` : `${-minutes} min early`;
+}
+
+/** Who does what in a group of three. */
+export function threeWords({ bottom, top, rests }: Step["threes"][number]): string {
+  return `${bottom} below, ${top} on top, ${rests} rests`;
 }
 
 /** Groups as a line each: "Ana – Bo", "Cy rests". */

@@ -113,19 +113,7 @@ final class Browser implements AutoCloseable {
 
     /** Presses Tab until something of that name has the focus, as somebody without a mouse would. */
     static void tabTo(Page page, String name) {
-        for (int presses = 0; presses < 250; presses++) {
-            page.keyboard().press("Tab");
-            String focused = (String) page.evaluate("""
-                    () => {
-                      const e = document.activeElement;
-                      const label = e.labels && e.labels.length ? e.labels[0].innerText : '';
-                      return [e.getAttribute('aria-label') ?? '', label, e.innerText ?? ''].join('\\n');
-                    }""");
-            if (focused.contains(name)) {
-                return;
-            }
-        }
-        throw new AssertionError("Tab never reaches “" + name + "”");
+        Keys.tabTo(page, name, focused -> focused.contains(name));
     }
 
     private static String axe() {

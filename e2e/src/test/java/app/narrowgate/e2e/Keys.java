@@ -5,25 +5,38 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 
 /** What is done by the keyboard alone, with how many keys it takes. */
 final class Keys {
 
-    private static final int MOST_TABS = 60;
+    private static final int MOST_TABS = 250;
 
     private Keys() {
     }
 
-    /** Goes on from what has the focus to what is called {@code label}. */
+    /** Goes on from what has the focus to what is called {@code label}, and no more than that. */
     static int tabTo(Page page, String label) {
+        return tabTo(page, label, label::equals);
+    }
+
+    /** Goes on from what has the focus to what has a name that is meant; the keys that took. */
+    @SuppressWarnings("unchecked")
+    static int tabTo(Page page, String label, Predicate<String> means) {
         for (int keys = 1; keys < MOST_TABS; keys++) {
             page.keyboard().press("Tab");
-            if (label.equals(page.evaluate("document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent"))) {
+            List<String> names = (List<String>) page.evaluate("""
+                    () => {
+                      const one = document.activeElement;
+                      return [one.getAttribute('aria-label'), one.labels?.[0]?.innerText, one.innerText].filter(Boolean);
+                    }""");
+            if (names.stream().anyMatch(means)) {
                 return keys;
             }
         }
-        throw new AssertionError("The keys do not lead to " + label);
+        throw new AssertionError("The keys do not lead to “" + label + "”");
     }
 
     static int type(Page page, String... keys) {

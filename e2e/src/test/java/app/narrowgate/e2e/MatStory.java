@@ -16,12 +16,21 @@ class MatStory extends Story {
 
     /** A class of its own on the mat, not begun. */
     private static Page onTheMat() {
+        return laidOut(planned());
+    }
+
+    /** The page of a new class. */
+    private static Page planned() {
         Page page = browser.signedIn();
         page.clock().install();
         page.getByRole(AriaRole.LINK, exactly("Class")).click();
         page.getByRole(AriaRole.LINK, exactly("All classes")).click();
         button(page, "Plan another class").click();
         assertThat(h1(page)).hasText(Pattern.compile("Class: Class, .+"));
+        return page;
+    }
+
+    private static Page laidOut(Page page) {
         page.getByRole(AriaRole.LINK, exactly("On the mat")).click();
         button(page, "Put it on the mat").click();
         assertThat(button(page, "Begin")).isVisible();
@@ -217,6 +226,37 @@ class MatStory extends Story {
         button(page, "Withdraw a feeder").first().click();
         assertThat(feeder.getByText("has been withdrawn")).isVisible();
         assertThat(button(clicker, "Stop")).isVisible();
+    }
+
+    @Test
+    void aDialIsTurnedByTheClockAndThreeTakeTurns() {
+        Page page = planned();
+        button(page, "All grown-ups").click();
+        assertThat(page.getByText("for these 20.")).isVisible();
+        Locator plan = page.getByRole(AriaRole.REGION, exactly("The plan"));
+        plan.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Live: "))).first().click();
+        button(page, "Dial it, notch by notch").click();
+        assertThat(plan.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Dial: ")))).isVisible();
+        laidOut(page);
+        Page feeder = followed(page, "A feeder", "/feeder", 390, 800);
+        button(page, "Begin").click();
+        button(page, "More").click();
+        button(page, "Somebody goes home").click();
+        page.getByRole(AriaRole.REGION, exactly("Who goes")).getByRole(AriaRole.BUTTON).nth(1).click();
+        page.keyboard().press("Escape");
+        until(page, "round", "Dial, round 1.*");
+        Locator words = page.locator(".mat-words");
+        assertThat(words).containsText("Notch 1");
+        assertThat(words).containsText("The lighter one says stop. Never on the neck.");
+        assertThat(feeder.getByText("Notch 1 of")).isVisible();
+        Locator three = words.getByText(Pattern.compile("^\\S+ below, \\S+ on top, \\S+ rests$"));
+        String first = three.innerText();
+        assertThat(cut(page)).isEmpty();
+        later(25, page);
+        assertThat(words).containsText("Notch 2");
+        until(page, "round", "Dial, round 2.*");
+        assertThat(words).containsText("Notch 1");
+        assertThat(three).not().containsText(first.split(" ")[0] + " below");
     }
 
     /** From five metres: nothing is cut off, nothing on the stage is small, and the largest is an eighth of its height. */

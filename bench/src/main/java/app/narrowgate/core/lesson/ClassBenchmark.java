@@ -90,7 +90,7 @@ public class ClassBenchmark {
 
     @Benchmark
     public List<PairedRound> tenRoundsForTwoHundred() {
-        return PairPlanner.plan(new PairRequest(twoHundred, Collections.nCopies(10, RoundWish.usual(Section.LIVE, RoundWish.USUAL_LIMIT, Set.of(), Set.of())),
+        return PairPlanner.plan(new PairRequest(twoHundred, Collections.nCopies(10, RoundWish.usual(Section.LIVE, Optional.empty(), RoundWish.USUAL_LIMIT, Set.of(), Set.of())),
                 Set.of(), Set.of(), PairRequest.Odd.THREE, Map.of(), 0));
     }
 }

@@ -48,8 +48,8 @@ public final class DrillPlanner {
     /**
      * The plan of {@code drill} for the pair of {@code graph}'s setting.
      *
-     * @throws RefusedException when the map has no such place or link, nothing is left that the pair may practise, or a
-     *     finish would be closed on a child
+     * @throws RefusedException when the map has no such place or link, nothing is left that the pair may practise, a finish would
+     *     be closed on a child, or a dial be turned where one is about to close
      */
     public static DrillPlan plan(PracticeGraph graph, Drill drill) {
         return new DrillPlanner(graph, drill).plan();
@@ -57,6 +57,9 @@ public final class DrillPlanner {
 
     private DrillPlan plan() {
         asked.place().ifPresent(this::requirePlace);
+        if (asked.kind() == DrillKind.DIAL) {
+            Dial.requireOpen(graph, asked.place().orElseThrow());
+        }
         return switch (asked.kind()) {
             case SOLO -> solo();
             case STAGED, DIAL, DISCOVERY, LIVE, GATE -> rounds();

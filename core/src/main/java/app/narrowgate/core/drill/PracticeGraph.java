@@ -185,7 +185,8 @@ public final class PracticeGraph {
         return isForChildren() && isClosing(place);
     }
 
-    private boolean isClosing(Id place) {
+    /** True for a place where a finish is about to close, or has. */
+    boolean isClosing(Id place) {
         return index.situation(place).filter(s -> s.isAt(Stage.LAST_CHANCE)).isPresent()
                 && index.map().holds().stream().anyMatch(h -> h.kind() == Hold.Kind.FINISH && h.at().contains(place))
                 || index.outcome(place).filter(o -> o.kind() == PlaceKind.TAP).isPresent();

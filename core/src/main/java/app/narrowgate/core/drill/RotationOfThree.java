@@ -1,8 +1,8 @@
 package app.narrowgate.core.drill;
 
 import app.narrowgate.core.check.Range;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * Turns for a group of three, so that after every third turn each has been on the bottom, fed and rested equally often,
@@ -25,11 +25,12 @@ public final class RotationOfThree {
     /** {@code turns} turns. */
     public static List<Turn> of(int turns) {
         TURNS.require("The turns", turns);
-        List<Turn> all = new ArrayList<>();
-        for (int turn = 0; turn < turns; turn++) {
-            int[] who = ROUND[turn % ROUND.length];
-            all.add(new Turn(who[0], who[1], who[2]));
-        }
-        return all;
+        return IntStream.range(0, turns).mapToObj(RotationOfThree::turn).toList();
+    }
+
+    /** The turn of a number, from 0. */
+    public static Turn turn(int number) {
+        int[] who = ROUND[number % ROUND.length];
+        return new Turn(who[0], who[1], who[2]);
     }
 }

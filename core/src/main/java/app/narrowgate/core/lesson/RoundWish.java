@@ -2,6 +2,8 @@ package app.narrowgate.core.lesson;
 
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.check.Range;
+import app.narrowgate.core.drill.DrillKind;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 
@@ -36,14 +38,17 @@ public record RoundWish(double limit, Mix mix, Set<UUID> feedOnly, Set<UUID> mis
 
     /**
      * What is usual for a part of a class: where both work together the gap may be twice that of a live round, where one
-     * goes on from the other half as much again; our estimates.
+     * goes on from the other, or the lighter one says how much, half as much again; our estimates.
+     *
+     * @param drill how it is practised
      */
-    public static RoundWish usual(Section section, double liveLimit, Set<UUID> feedOnly, Set<UUID> missed) {
+    public static RoundWish usual(Section section, Optional<DrillKind> drill, double liveLimit, Set<UUID> feedOnly, Set<UUID> missed) {
         LIMIT.require("The limit of the weight gap", liveLimit);
         return switch (section) {
             case WARM_UP, TALK, RECALL, NEW -> new RoundWish(2 * liveLimit, Mix.MIXED, feedOnly, missed);
             case CHAIN, CALLED -> new RoundWish(1.5 * liveLimit, Mix.ANY, feedOnly, missed);
-            case LIVE -> new RoundWish(liveLimit, Mix.ALIKE, feedOnly, missed);
+            case LIVE -> drill.equals(Optional.of(DrillKind.DIAL)) ? new RoundWish(1.5 * liveLimit, Mix.ANY, feedOnly, missed)
+                    : new RoundWish(liveLimit, Mix.ALIKE, feedOnly, missed);
         };
     }
 }

@@ -1,6 +1,7 @@
 package app.narrowgate.core.lesson;
 
 import app.narrowgate.core.drill.Drill;
+import app.narrowgate.core.drill.DrillKind;
 import app.narrowgate.core.drill.LookAlike;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.LinkRef;
@@ -18,18 +19,24 @@ import java.util.Optional;
  * @param drill how it is practised; its minutes are set by the plan
  * @param apart two places that the unit keeps apart
  * @param needs the reaction without which nobody comes to where this one starts; only with {@link Section#NEW}
+ * @param ways in which the same can be practised, its own among them; empty where there is only one
  */
 public record Unit(String key, Section section, Optional<Id> place, List<LinkRef> links, Map<Id, Double> shares, Optional<Drill> drill,
-        Optional<LookAlike> apart, Optional<Id> needs) {
+        Optional<LookAlike> apart, Optional<Id> needs, List<Way> ways) {
+
+    /** A kind of drill, and the key under which the unit is practised so. */
+    public record Way(DrillKind kind, String key) {
+    }
 
     public Unit {
         links = List.copyOf(links);
+        ways = List.copyOf(ways);
         shares = Collections.unmodifiableMap(new LinkedHashMap<>(shares));
     }
 
     /** The warm-up or the talk. */
     static Unit frame(Section section) {
-        return new Unit(section.code(), section, Optional.empty(), List.of(), Map.of(), Optional.empty(), Optional.empty(), Optional.empty());
+        return new Unit(section.code(), section, Optional.empty(), List.of(), Map.of(), Optional.empty(), Optional.empty(), Optional.empty(), List.of());
     }
 
     /** A drill whose links are practised equally long. */
@@ -37,7 +44,12 @@ public record Unit(String key, Section section, Optional<Id> place, List<LinkRef
         List<LinkRef> links = drill.allLinks();
         Map<Id, Double> shares = new LinkedHashMap<>();
         links.forEach(link -> shares.merge(link.reaction(), 1.0 / links.size(), Double::sum));
-        return new Unit(section.code() + ":" + what, section, drill.place(), links, shares, Optional.of(drill), apart, needs);
+        return new Unit(section.code() + ":" + what, section, drill.place(), links, shares, Optional.of(drill), apart, needs, List.of());
+    }
+
+    /** True for a live part that is dialled. */
+    public boolean isDialled() {
+        return drill.filter(one -> one.kind() == DrillKind.DIAL).isPresent();
     }
 
     /** Minutes of {@code given} in which it is practised, after it was shown. */

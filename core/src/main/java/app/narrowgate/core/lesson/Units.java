@@ -2,6 +2,7 @@ package app.narrowgate.core.lesson;
 
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.check.RefusedException;
+import app.narrowgate.core.drill.Dial;
 import app.narrowgate.core.drill.Drill;
 import app.narrowgate.core.drill.DrillDesigner;
 import app.narrowgate.core.drill.DrillKind;
@@ -16,6 +17,7 @@ import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.odds.SolvedMap;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -77,6 +79,8 @@ final class Units {
         }
         all.addAll(units.lookAlikes());
         fixed.forEach(key -> units.byKey(key).ifPresent(all::add));
+        // What grows comes before what is in earnest.
+        all.sort(Comparator.comparing(unit -> !unit.isDialled()));
         all.forEach(unit -> found.putIfAbsent(unit.key(), unit));
         return List.copyOf(found.values());
     }
@@ -104,13 +108,13 @@ final class Units {
     }
 
     private Optional<Unit> from(Section section, Id place) {
-        if (solved.index().situation(place).isEmpty() || graph.linksFrom(place).isEmpty()) {
+        if (open(place).isEmpty()) {
             return Optional.empty();
         }
         return switch (section) {
             case CHAIN -> chain(place);
             case CALLED -> called(place);
-            case LIVE -> live(place);
+            case LIVE -> live(place, DrillKind.LIVE);
             default -> Optional.empty();
         };
     }
@@ -141,8 +145,16 @@ final class Units {
                 : Optional.of(Unit.of(Section.CALLED, place.value(), drill, Optional.empty(), Optional.empty()));
     }
 
-    /** A live round from {@code place} practises what is met in it, as often as it is met. */
-    private Optional<Unit> live(Id place) {
+    /**
+     * A live round from {@code place} practises what is met in it, as often as it is met; so does one whose strength is dialled, our
+     * estimate. It is dialled only where the instructor wants it.
+     */
+    private Optional<Unit> live(Id place, DrillKind kind) {
+        List<Unit.Way> ways = ways(place);
+        Optional<String> key = ways.stream().filter(way -> way.kind() == kind).map(Unit.Way::key).findFirst();
+        if (key.isEmpty()) {
+            return Optional.empty();
+        }
         double[] visits = solved.chain().visits(solved.startsAt(Optional.of(place)));
         Map<Id, Double> met = new LinkedHashMap<>();
         List<LinkRef> links = new ArrayList<>();
@@ -160,9 +172,28 @@ final class Units {
         }
         Map<Id, Double> shares = new HashMap<>();
         met.forEach((id, visited) -> shares.put(id, visited / Math.max(1, all)));
-        Drill drill = Drill.of(solved.index().placeTitle(place), DrillKind.LIVE, Optional.of(place), List.of());
-        return Optional.of(new Unit(Section.LIVE.code() + ":" + place, Section.LIVE, Optional.of(place), links, shares, Optional.of(drill),
-                Optional.empty(), Optional.empty()));
+        Drill drill = Drill.of(solved.index().placeTitle(place), kind, Optional.of(place), List.of());
+        return Optional.of(new Unit(key.get(), Section.LIVE, Optional.of(place), links, shares, Optional.of(drill), Optional.empty(),
+                Optional.empty(), ways.size() > 1 ? ways : List.of()));
+    }
+
+    /** In earnest, or dialled where that is open. */
+    private List<Unit.Way> ways(Id place) {
+        String key = Section.LIVE.code() + ":" + place;
+        Unit.Way earnest = new Unit.Way(DrillKind.LIVE, key);
+        return Dial.isOpen(graph, place) ? List.of(earnest, new Unit.Way(DrillKind.DIAL, key + "~" + DrillKind.DIAL.code())) : List.of(earnest);
+    }
+
+    /** A live round by what stands behind its part's name: a place, and a kind of drill where it is not in earnest. */
+    private Optional<Unit> liveByKey(String what) {
+        int tilde = what.indexOf('~');
+        return tilde < 0 ? from(Section.LIVE, Id.of(what))
+                : open(Id.of(what.substring(0, tilde))).flatMap(place -> live(place, Coded.require(DrillKind.class, "The kind of drill", what.substring(tilde + 1))));
+    }
+
+    /** The place, where the map has it and gives an answer in it. */
+    private Optional<Id> open(Id place) {
+        return Optional.of(place).filter(id -> solved.index().situation(id).isPresent() && !graph.linksFrom(id).isEmpty());
     }
 
     private List<Unit> lookAlikes() {
@@ -194,7 +225,8 @@ final class Units {
             String what = key.substring(colon + 1);
             return switch (section) {
                 case NEW, RECALL -> one(section, Id.of(what));
-                case CHAIN, LIVE -> from(section, Id.of(what));
+                case CHAIN -> from(section, Id.of(what));
+                case LIVE -> liveByKey(what);
                 case CALLED -> what.contains("~") ? apartByKey(what) : from(section, Id.of(what));
                 case WARM_UP, TALK -> Optional.empty();
             };

@@ -1,9 +1,12 @@
 package app.narrowgate.core.mat;
 
+import app.narrowgate.core.drill.Dial;
 import app.narrowgate.core.drill.DrillKind;
+import app.narrowgate.core.drill.RotationOfThree;
 import app.narrowgate.core.lesson.Section;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.LinkRef;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -43,6 +46,39 @@ public record MatPart(String unit, Optional<Section> section, Optional<Id> place
     /** The same with other groups, and others who only feed. */
     public MatPart with(List<List<List<UUID>>> groups, Set<UUID> feeding) {
         return new MatPart(unit, section, place, other, links, drill, steps, groups, feeding, inserted);
+    }
+
+    /**
+     * A group of three in a turn.
+     *
+     * @param rests the third one, who watches
+     */
+    public record Three(UUID bottom, UUID top, UUID rests) {
+    }
+
+    /** Notches of a step, equally long; none where nothing is dialled in it. */
+    public int notches(MatStep step) {
+        return step.kind() == MatStep.Kind.ROUND && drill.equals(Optional.of(DrillKind.DIAL)) ? Dial.notches(step.seconds()) : 0;
+    }
+
+    /**
+     * Who does what in every group of three while {@code step} lasts: they take turns through the whole part, and whoever only feeds leaves
+     * the bottom to the next one. Nobody where the step is no turn, or the three only feed.
+     */
+    public List<Three> threes(MatStep step) {
+        if (step.bottom().isEmpty() || bouts.isEmpty()) {
+            return List.of();
+        }
+        long turn = steps.stream().filter(one -> one.kind() == MatStep.Kind.ROUND && one.number() < step.number()).count();
+        List<List<UUID>> groups = bouts.get(Math.min(step.bout(), bouts.size() - 1));
+        return groups.stream().filter(group -> group.size() == 3).map(group -> three(group, RotationOfThree.turn((int) turn))).flatMap(Optional::stream).toList();
+    }
+
+    private Optional<Three> three(List<UUID> group, RotationOfThree.Turn turn) {
+        List<UUID> order = new ArrayList<>(List.of(group.get(turn.bottom()), group.get(turn.feeder()), group.get(turn.rests())));
+        Optional<UUID> bottom = order.stream().filter(one -> !feeds.contains(one)).findFirst();
+        bottom.ifPresent(order::remove);
+        return bottom.map(one -> new Three(one, order.get(0), order.get(1)));
     }
 
     /** Minutes that it is planned for, at least one. */

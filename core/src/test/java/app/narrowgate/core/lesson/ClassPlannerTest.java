@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.narrowgate.core.check.RefusedException;
+import app.narrowgate.core.drill.DrillKind;
 import app.narrowgate.core.fixture.MapFixture;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
@@ -233,5 +234,34 @@ class ClassPlannerTest {
     private static ClassPlan wishing(Map<Section, ClassShape.Span> spans, int live, String wished, Set<String> out) {
         return plan(new ClassRequest(20, Focus.EVERYTHING, new ClassShape(spans), students(6, Level.INTERMEDIATE),
                 Map.of("live:pinned", Optional.of(live), "warm-up", Optional.of(1), "talk", Optional.of(1)), List.of(wished), out, List.of(), false));
+    }
+
+    @Test
+    void aLivePartIsDialledWhereTheInstructorWantsItAndNeverUnasked() {
+        ClassPlan earnest = plan(request(60, students(8, Level.INTERMEDIATE), Map.of(), Set.of()));
+        assertThat(keys(earnest)).contains("live:later").noneMatch(key -> key.contains("~dial"));
+        Unit live = unit(earnest, "live:later");
+        assertThat(live.ways()).extracting(Unit.Way::key).containsExactly("live:later", "live:later~dial");
+        ClassPlan dialled = plan(request(60, students(8, Level.INTERMEDIATE), Map.of("live:later~dial", Optional.of(8)), Set.of("live:later")));
+        assertThat(keys(dialled)).contains("live:later~dial").doesNotContain("live:later");
+        assertThat(unit(dialled, "live:later~dial").drill().orElseThrow().kind()).isEqualTo(DrillKind.DIAL);
+        assertThat(unit(dialled, "live:later~dial").shares()).as("it practises what a live round does").isEqualTo(live.shares());
+        assertThat(dialled.lines().stream().map(line -> line.unit()).filter(one -> one.section() == Section.LIVE).map(Unit::isDialled))
+                .as("what grows comes before what is in earnest").startsWith(true).doesNotHaveDuplicates();
+        assertThat(dialled.gone()).isEmpty();
+        assertThat(plan(request(60, students(8, Level.INTERMEDIATE), Map.of("live:later~staged", Optional.of(8)), Set.of())).gone())
+                .as("nobody dials what is no dial").containsExactly("live:later~staged");
+    }
+
+    private static Unit unit(ClassPlan plan, String key) {
+        return plan.lines().stream().map(ClassPlan.Line::unit).filter(unit -> unit.key().equals(key)).findFirst().orElseThrow();
+    }
+
+    @Test
+    void whereTheLighterOneSaysHowMuchTheGapMayBeWider() {
+        RoundWish live = RoundWish.usual(Section.LIVE, Optional.of(DrillKind.LIVE), 12, Set.of(), Set.of());
+        RoundWish dial = RoundWish.usual(Section.LIVE, Optional.of(DrillKind.DIAL), 12, Set.of(), Set.of());
+        assertThat(live.limit()).isEqualTo(12);
+        assertThat(dial.limit()).isEqualTo(18);
     }
 }

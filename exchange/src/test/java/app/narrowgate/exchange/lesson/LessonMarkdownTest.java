@@ -44,7 +44,7 @@ class LessonMarkdownTest {
                 Setting.of(Id.of("guard-or-better")), setting -> SolvedMap.of(INDEX, setting));
         Map<String, List<PairedRound>> rounds = new HashMap<>();
         plan.lines().stream().filter(line -> line.unit().section().practises()).forEach(line -> rounds.put(line.unit().key(),
-                PairPlanner.plan(new PairRequest(students, List.of(RoundWish.usual(line.unit().section(), 12, Set.of(), Set.of())), Set.of(), Set.of(),
+                PairPlanner.plan(new PairRequest(students, List.of(RoundWish.usual(line.unit().section(), Optional.empty(), 12, Set.of(), Set.of())), Set.of(), Set.of(),
                         PairRequest.Odd.THREE, Map.of(), 0))));
         String words = LessonMarkdown.of(INDEX, LESSON, Optional.of(plan), rounds, NAMES);
         assertThat(words).startsWith("# Mount \\*again\\*\n").contains("2026-11-27, 19:30. 60 minutes, 3 here.").contains("Tap early, let go at once")

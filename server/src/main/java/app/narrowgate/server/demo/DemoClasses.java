@@ -24,6 +24,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -84,10 +85,16 @@ class DemoClasses implements DemoPart {
         List<DemoGym.Unit> units = Optional.ofNullable(evening.planned()).orElse(List.of());
         return new Lesson(evening.title(), today.minusDays(evening.daysAgo()), evening.starts(), evening.minutes(),
                 Focus.family(Id.of(evening.family())), Optional.empty(), READ, LATE, Optional.of(ClassShape.Usual.STEP_BY_STEP), Optional.empty(),
-                here, Map.of(), Optional.ofNullable(evening.asked()).orElse(List.of()), Set.of(), Set.of(), Set.of(), PairRequest.Odd.THREE,
+                here, fixed(evening), Optional.ofNullable(evening.asked()).orElse(List.of()), Set.of(), Set.of(), Set.of(), PairRequest.Odd.THREE,
                 RoundWish.USUAL_LIMIT, 0, units.stream().map(DemoClasses::planned).toList(),
                 units.stream().filter(unit -> Boolean.TRUE.equals(evening.ran()) && !Boolean.TRUE.equals(unit.dropped()))
                         .map(unit -> came(unit, grownUp)).toList());
+    }
+
+    private static Map<String, Optional<Integer>> fixed(DemoGym.Evening evening) {
+        Map<String, Optional<Integer>> fixed = new LinkedHashMap<>();
+        Optional.ofNullable(evening.fixed()).orElse(Map.of()).forEach((unit, minutes) -> fixed.put(unit, Optional.of(minutes)));
+        return fixed;
     }
 
     private static Lesson.Planned planned(DemoGym.Unit unit) {

@@ -5,6 +5,7 @@ import app.narrowgate.core.right.Role;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
+import java.util.Map;
 
 /** The demo gym as its file tells it; its people and figures are all made up. */
 record DemoGym(String gym, String town, List<Person> people, List<Listed> roster, List<Asked> questions,
@@ -42,9 +43,10 @@ record DemoGym(String gym, String town, List<Person> people, List<Listed> roster
      * @param planned what was planned in it; missing for what is planned when it is looked at
      * @param ran true where it came as it was planned
      * @param asked what the term asks of it; missing where it asks nothing
+     * @param fixed minutes by the units that its instructor wants in it; missing where that is left to the plan
      */
     record Evening(int daysAgo, String title, LocalTime starts, int minutes, String family, List<String> absent, List<Unit> planned, Boolean ran,
-            List<String> asked) {
+            List<String> asked, Map<String, Integer> fixed) {
     }
 
     /**

@@ -1,5 +1,6 @@
 package app.narrowgate.server.lesson;
 
+import app.narrowgate.core.drill.Drill;
 import app.narrowgate.core.lesson.ClassPlan;
 import app.narrowgate.core.lesson.ClassPlanner;
 import app.narrowgate.core.lesson.ClassRequest;
@@ -120,7 +121,7 @@ public class LessonPlanner {
         for (ClassPlan.Line line : plan.lines()) {
             Section section = line.unit().section();
             if (section.practises()) {
-                RoundWish wish = RoundWish.usual(section, lesson.limit(), line.feeds(), Set.copyOf(line.missed()));
+                RoundWish wish = RoundWish.usual(section, line.unit().drill().map(Drill::kind), lesson.limit(), line.feeds(), Set.copyOf(line.missed()));
                 int bouts = section == Section.LIVE ? Turns.bouts(line.minutes()) : 1;
                 keys.addAll(Collections.nCopies(bouts, line.unit().key()));
                 wishes.addAll(Collections.nCopies(bouts, wish));
@@ -151,9 +152,8 @@ public class LessonPlanner {
      * one; the other groups stay as they are.
      *
      * @param lesson with those who are here now
-     * @param feeds who is never on the bottom in it
      */
-    List<List<UUID>> regrouped(Lesson lesson, Section section, Set<UUID> feeds, List<List<UUID>> groups, SignedIn by) {
+    List<List<UUID>> regrouped(Lesson lesson, RunLessons.Part part, List<List<UUID>> groups, SignedIn by) {
         List<Student> students = students(lesson, List.of(), Optional.empty(), by);
         Set<UUID> here = students.stream().map(Student::id).collect(Collectors.toSet());
         List<PairedRound.Group> kept = new ArrayList<>();
@@ -166,7 +166,7 @@ public class LessonPlanner {
             }
         }
         PairedRound round = new PairedRound(kept);
-        RoundWish wish = RoundWish.usual(section, lesson.limit(), feeds, Set.of());
+        RoundWish wish = RoundWish.usual(part.section(), part.drill(), lesson.limit(), part.feeds(), Set.of());
         for (UUID late : joining) {
             round = PairPlanner.join(request(lesson, students, List.of(wish), Map.of()), 0, round, late);
         }

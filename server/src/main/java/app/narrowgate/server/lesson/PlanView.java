@@ -26,17 +26,25 @@ record PlanView(List<LineView> lines, List<LeftOutView> leftOut,
         @Schema(description = "Parts of the shape for which there is nothing to practise") List<String> empty,
         @Schema(description = "What was fixed and is no longer on the map") List<String> gone) {
 
+    /** A kind of drill, and the key of the unit when it is practised so. */
+    @Schema(name = "ClassWay")
+    record WayView(@Schema(allowableValues = {"live", "dial"}) String kind, String key) {
+    }
+
     /** What is practised. */
     @Schema(name = "ClassUnit")
     record UnitView(String key, @Schema(allowableValues = {"warm-up", "recall", "new", "chain", "called", "live", "talk"}) String section,
             @Nullable String place, @Nullable @Schema(description = "The other one of two places that are kept apart") String other,
-            List<String> reactions, @Nullable DrillView drill) {
+            List<String> reactions, @Nullable DrillView drill,
+            @Schema(description = "Ways in which the same can be practised, its own among them; empty where there is only one") List<WayView> ways) {
+
 
         static UnitView of(Unit unit, int minutes) {
             return new UnitView(unit.key(), unit.section().code(), unit.apart().map(pair -> pair.one().situation()).or(unit::place).map(Id::value).orElse(null),
                     unit.apart().map(pair -> pair.other().situation().value()).orElse(null),
                     unit.links().stream().map(link -> link.reaction().value()).distinct().toList(),
-                    unit.drill().map(drill -> DrillView.of(drill.lasting(Math.min(60, minutes)))).orElse(null));
+                    unit.drill().map(drill -> DrillView.of(drill.lasting(Math.min(60, minutes)))).orElse(null),
+                    unit.ways().stream().map(way -> new WayView(way.kind().code(), way.key())).toList());
         }
     }
 

@@ -1,5 +1,6 @@
 package app.narrowgate.server.lesson;
 
+import app.narrowgate.core.drill.DrillKind;
 import app.narrowgate.core.lesson.ClassPlan;
 import app.narrowgate.core.lesson.Lesson;
 import app.narrowgate.core.lesson.PairedRound;
@@ -85,10 +86,18 @@ public class RunLessons {
         return feeds;
     }
 
+    /**
+     * What a round is part of.
+     *
+     * @param feeds those who are never on the bottom in it
+     */
+    public record Part(Section section, Optional<DrillKind> drill, Set<UUID> feeds) {
+    }
+
     /** The groups of a round once others are here; only those of whoever came or went change. */
-    public List<List<UUID>> regrouped(UUID mapId, UUID id, List<UUID> here, Section section, Set<UUID> feeds, List<List<UUID>> groups, SignedIn by) {
+    public List<List<UUID>> regrouped(UUID mapId, UUID id, List<UUID> here, Part part, List<List<UUID>> groups, SignedIn by) {
         Lesson kept = lesson(mapId, id);
-        return planner.regrouped(kept.came(here, kept.came()), section, feeds, groups, by);
+        return planner.regrouped(kept.came(here, kept.came()), part, groups, by);
     }
 
     /** Keeps who was there and what came; a run that goes on after its end is kept anew at the next one. */

@@ -34,8 +34,10 @@ record MatView(UUID lesson, String title, String gym, int version, @Schema(descr
 
     /** A part of the class. */
     @Schema(name = "MatPart")
-    record MatPartView(String unit, @Nullable @Schema(description = "Missing for a break", allowableValues = {"warm-up", "recall", "new", "chain", "called",
-        "live", "talk"}) String section, String title, @Nullable String place, @Nullable String placeTitle, Map<String, String> held,
+    record MatPartView(String unit,
+            @Nullable @Schema(description = "Missing for a break", allowableValues = {"warm-up", "recall", "new", "chain", "called", "live", "talk"})
+            String section, @Nullable @Schema(description = "The kind of drill; missing where nothing is practised") String drill, String title,
+            @Nullable String place, @Nullable String placeTitle, Map<String, String> held,
             @Nullable String other, @Nullable String otherTitle, Map<String, String> heldOther, List<AnswerView> answers,
             @Schema(description = "What whoever feeds does") @Nullable String feeder, @Nullable @Schema(description = "When to stop") String stop,
             List<String> cautions, List<MistakeView> mistakes, List<MatStepView> steps,
@@ -56,7 +58,14 @@ record MatView(UUID lesson, String title, String gym, int version, @Schema(descr
     @Schema(name = "MatStep")
     record MatStepView(int number, @Schema(allowableValues = {"move", "show", "change", "round", "talk", "break"}) String kind, int seconds,
             @Nullable @Schema(allowableValues = {"left", "right"}) String side, @Nullable @Schema(allowableValues = {"first", "second"}) String bottom,
-            @Nullable String movement, int bout, List<CallView> calls) {
+            @Nullable String movement, int bout, List<CallView> calls,
+            @Schema(description = "Notches of the dial, equally long; 0 where nothing is dialled") int notches,
+            @Schema(description = "Who does what in every group of three, by first names") List<ThreeView> threes) {
+    }
+
+    /** A group of three in a turn. */
+    @Schema(name = "MatThree")
+    record ThreeView(String bottom, String top, String rests) {
     }
 
     /** A call by the clock. */

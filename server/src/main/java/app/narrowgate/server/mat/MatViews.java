@@ -1,6 +1,7 @@
 package app.narrowgate.server.mat;
 
 import app.narrowgate.core.check.Coded;
+import app.narrowgate.core.drill.Dial;
 import app.narrowgate.core.drill.DrillKind;
 import app.narrowgate.core.lesson.Lesson;
 import app.narrowgate.core.lesson.Section;
@@ -67,7 +68,8 @@ final class MatViews {
     }
 
     private MatView.MatPartView part(MatPart part) {
-        return new MatView.MatPartView(part.unit(), part.section().map(Coded::code).orElse(null), title(part), part.place().map(Id::value).orElse(null),
+        return new MatView.MatPartView(part.unit(), part.section().map(Coded::code).orElse(null),
+                part.drill().map(Coded::code).orElse(null), title(part), part.place().map(Id::value).orElse(null),
                 part.place().map(index::placeTitle).orElse(null), held(part.place()), part.other().map(Id::value).orElse(null),
                 part.other().map(index::placeTitle).orElse(null), held(part.other()), part.links().stream().map(this::answer).toList(),
                 part.drill().map(DrillKind::feeder).orElse(null), part.drill().map(DrillKind::stop).orElse(null), cautions(part), mistakes(part),
@@ -113,6 +115,7 @@ final class MatViews {
     private List<String> cautions(MatPart part) {
         Set<String> all = new LinkedHashSet<>();
         part.drill().map(DrillKind::caution).ifPresent(all::add);
+        part.drill().filter(kind -> kind == DrillKind.DIAL).flatMap(kind -> part.place()).flatMap(place -> Dial.caution(index, place)).ifPresent(all::add);
         techniques(part).forEach(technique -> all.addAll(technique.cautions()));
         return all.stream().limit(MOST_CAUTIONS).toList();
     }
@@ -133,7 +136,8 @@ final class MatViews {
     private MatView.MatStepView step(MatPart part, MatStep step) {
         return new MatView.MatStepView(step.number(), step.kind().code(), step.seconds(), step.side().map(Coded::code).orElse(null),
                 step.bottom().map(Coded::code).orElse(null), step.movement().map(id -> index.title(PartKind.MOVEMENTS, id)).orElse(null), step.bout(),
-                step.calls().stream().map(call -> new MatView.CallView(call.at(), part.links().indexOf(call.link()))).toList());
+                step.calls().stream().map(call -> new MatView.CallView(call.at(), part.links().indexOf(call.link()))).toList(),
+                part.notches(step), part.threes(step).stream().map(one -> new MatView.ThreeView(name(one.bottom()), name(one.top()), name(one.rests()))).toList());
     }
 
     private String name(UUID id) {

@@ -135,8 +135,11 @@ class Steering {
     }
 
     private MatPart regrouped(MatStore.Kept kept, MatPart part, Set<UUID> feeds, List<UUID> here, SignedIn by) {
-        return part.section().isEmpty() || part.bouts().isEmpty() ? part : part.with(part.bouts().stream()
-                .map(groups -> lessons.regrouped(kept.map().id(), kept.lesson(), here, part.section().get(), feeds, groups, by)).toList(), feeds);
+        if (part.section().isEmpty() || part.bouts().isEmpty()) {
+            return part;
+        }
+        RunLessons.Part what = new RunLessons.Part(part.section().get(), part.drill(), feeds);
+        return part.with(part.bouts().stream().map(groups -> lessons.regrouped(kept.map().id(), kept.lesson(), here, what, groups, by)).toList(), feeds);
     }
 
     private static Optional<Id> id(String value) {

@@ -1,0 +1,45 @@
+package app.narrowgate.core.drill;
+
+import app.narrowgate.core.check.RefusedException;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.map.Segment;
+import java.util.Optional;
+
+/**
+ * Weight or grip that is added notch by notch until the lighter partner says stop. That it is never turned on the neck is common
+ * practice, no source; how long a notch lasts is our estimate.
+ */
+public final class Dial {
+
+    /** Notches of a round at most: beyond that nobody says any more what the difference was. */
+    public static final int MOST_NOTCHES = 8;
+
+    /** Seconds of a notch, about: to settle, to answer once, and to be asked. */
+    private static final int NOTCH = 20;
+
+    private Dial() {
+    }
+
+    /** Notches of a round of so many seconds, equally long, from 1 to {@link #MOST_NOTCHES}. */
+    public static int notches(int seconds) {
+        return Math.min(MOST_NOTCHES, Math.max(1, seconds / NOTCH));
+    }
+
+    /** True where a dial may be turned: anywhere but where a finish is about to close. */
+    public static boolean isOpen(PracticeGraph graph, Id place) {
+        return !graph.isClosing(place);
+    }
+
+    /** What to take care of in {@code place}, where there is more than anywhere. */
+    public static Optional<String> caution(MapIndex index, Id place) {
+        return index.situation(place).filter(one -> one.held().containsKey(Segment.HEAD))
+                .map(one -> "The head is held here: the dial is for the weight, the hold on the head stays as light as at the first notch.");
+    }
+
+    static void requireOpen(PracticeGraph graph, Id place) {
+        if (!isOpen(graph, place)) {
+            throw new RefusedException("A finish is about to close here, and nobody tightens that notch by notch. Turn the dial in the place before it.");
+        }
+    }
+}
