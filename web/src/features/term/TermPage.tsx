@@ -214,6 +214,12 @@ function TermSheet({
               so.
             </p>
           )}
+          {shown.later > 0 && !busy && (
+            <p className="mt-1 text-quiet">
+              It is worked out for the first {coming.length - shown.later} of {coming.length} classes to come;
+              the {shown.later === 1 ? "last one waits" : `last ${shown.later} wait`} until their turn.
+            </p>
+          )}
           {said && !busy && !proposal && (
             <p className="mt-1">
               {said}{" "}

@@ -28,6 +28,7 @@ const term: PlannedTerm = {
   first: "2026-10-29",
   last: "2026-11-22",
   people: [],
+  later: 0,
   classes: [
     {
       ...LESSON,

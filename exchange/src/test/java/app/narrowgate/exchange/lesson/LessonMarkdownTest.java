@@ -40,7 +40,7 @@ class LessonMarkdownTest {
     void tellsLinesPairsAndCautionsByFirstNamesAndNothingThatHurtsAnybody() {
         List<Student> students = NAMES.entrySet().stream().map(one -> new Student(one.getKey(), Person.named(one.getValue()),
                 Set.of(Injury.KNEE), Map.of(), false)).toList();
-        ClassPlan plan = ClassPlanner.plan(new ClassRequest(60, LESSON.focus(), LESSON.shape(), students, Map.of(), Set.of(), List.of()),
+        ClassPlan plan = ClassPlanner.plan(new ClassRequest(60, LESSON.focus(), LESSON.shape(), students, Map.of("live:mount-low~dial", Optional.of(6)), Set.of(), List.of()),
                 Setting.of(Id.of("guard-or-better")), setting -> SolvedMap.of(INDEX, setting));
         Map<String, List<PairedRound>> rounds = new HashMap<>();
         plan.lines().stream().filter(line -> line.unit().section().practises()).forEach(line -> rounds.put(line.unit().key(),
@@ -48,7 +48,7 @@ class LessonMarkdownTest {
                         PairRequest.Odd.THREE, Map.of(), 0))));
         String words = LessonMarkdown.of(INDEX, LESSON, Optional.of(plan), rounds, NAMES);
         assertThat(words).startsWith("# Mount \\*again\\*\n").contains("2026-11-27, 19:30. 60 minutes, 3 here.").contains("Tap early, let go at once")
-                .contains("| 19:30 | ").contains("## Take care").contains("Bel\\_Moor").doesNotContain("Hill").doesNotContain("knee hurts");
+                .contains("| 19:30 | ").contains("## Take care").contains("Dial, from Low, arms round your head").contains("At the lighter partner").contains("Bel\\_Moor").doesNotContain("Hill").doesNotContain("knee hurts");
         plan.lines().forEach(line -> assertThat(words).contains("| %s | %d |".formatted(LESSON.starts().plusMinutes(line.from()), line.minutes())));
     }
 

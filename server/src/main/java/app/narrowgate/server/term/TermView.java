@@ -22,7 +22,8 @@ import java.util.UUID;
 @Schema(name = "PlannedTerm")
 record TermView(UUID id, int version, String title, LocalDate first, LocalDate last, List<ClassView> classes,
         @Schema(description = "Whom it is planned for, in the roster's order") List<PersonView> people,
-        @Nullable @Schema(description = "Missing while nobody trains") PlanView plan) {
+        @Nullable @Schema(description = "Missing while nobody trains") PlanView plan,
+        @Schema(description = "How many of the last classes to come are planned only when their turn comes") int later) {
 
     /** One of its classes. */
     @Schema(name = "TermClass")
@@ -89,7 +90,8 @@ record TermView(UUID id, int version, String title, LocalDate first, LocalDate l
         return new TermView(row.id(), row.version(), row.title(), row.firstDay(), row.lastDay(),
                 planned.classes().stream().map(one -> classView(one, today)).toList(),
                 planned.students().stream().map(one -> new PersonView(one.student().id(), planned.attendance().comes(one.student().id()))).toList(),
-                planned.plan().map(plan -> planView(plan, planned, coming)).orElse(null));
+                planned.plan().map(plan -> planView(plan, planned, coming)).orElse(null),
+                (int) planned.classes().stream().filter(one -> !one.isOver(today)).count() - coming.size());
     }
 
     private static ClassView classView(TermLessons.Dated one, LocalDate today) {

@@ -48,11 +48,16 @@ class MatApiTest extends DemoMapTest {
 
     /** The address of a class on the mat, with so many people in it. */
     private static String onTheMat(int people) {
+        return onTheMat(people, "");
+    }
+
+    /** @param fixed what its instructor wants in it, as the body of a list */
+    private static String onTheMat(int people, String fixed) {
         UUID id = UUID.randomUUID();
         Answer kept = client.post(map + "/classes", """
                 {"id":"%s","lesson":{"title":"Mount","day":"%s","starts":"19:30","minutes":60,"family":"mount","read":0.25,"late":0.5,
-                "usual":"step-by-step","here":[%s],"fixed":[],"out":[],"together":[],"apart":[],"odd":"three","limit":12,"turn":0}}"""
-                .formatted(id, DAY, String.join(",", grownUps().stream().limit(people).map(one -> "\"" + one + "\"").toList())));
+                "usual":"step-by-step","here":[%s],"fixed":[%s],"out":[],"together":[],"apart":[],"odd":"three","limit":12,"turn":0}}"""
+                .formatted(id, DAY, String.join(",", grownUps().stream().limit(people).map(one -> "\"" + one + "\"").toList()), fixed));
         assertThat(kept.status()).as(kept.text()).isEqualTo(201);
         String at = map + "/classes/" + id;
         Answer laid = client.post(at + "/mat", "");
@@ -110,6 +115,32 @@ class MatApiTest extends DemoMapTest {
         assertThat(client.post(at + "/mat", "").json().get("mat").get("step")).as("laid out once").isEqualTo(on.get("step"));
         assertThat(client.post(at + "/mat/presses", press(UUID.randomUUID(), "dance", first, "")).status()).isEqualTo(422);
         assertThat(client.post(at + "/mat/presses", press(UUID.randomUUID(), "longer", on.get("step").intValue(), "")).text()).contains("by how much longer");
+    }
+
+    @Test
+    void aDialHasNotchesAndThreeTakeTurns() {
+        JsonNode mat = mat(onTheMat(9, "{\"unit\":\"live:mount-low~dial\",\"minutes\":12}"));
+        JsonNode dial = part(mat, "live:mount-low~dial");
+        assertThat(dial.get("drill").stringValue()).isEqualTo("dial");
+        assertThat(dial.get("stop").stringValue()).contains("lighter partner");
+        assertThat(dial.get("cautions").toString()).contains("Never on the neck").contains("The head is held here");
+        int turns = 0;
+        for (JsonNode step : dial.get("steps")) {
+            boolean works = step.get("kind").stringValue().equals("round");
+            assertThat(step.get("notches").intValue() > 1).isEqualTo(works);
+            if (works) {
+                JsonNode three = step.get("threes").get(0);
+                assertThat(Stream.of("bottom", "top", "rests").map(role -> three.get(role).stringValue())).doesNotHaveDuplicates();
+                turns++;
+            }
+        }
+        assertThat(turns).isGreaterThan(1);
+        mat.get("parts").forEach(part -> part.get("steps").forEach(step ->
+                assertThat(step.get("notches").intValue()).isLessThanOrEqualTo(part.get("unit").stringValue().endsWith("~dial") ? 8 : 0)));
+    }
+
+    private static JsonNode part(JsonNode mat, String unit) {
+        return StreamSupport.stream(mat.get("parts").spliterator(), false).filter(part -> part.get("unit").stringValue().equals(unit)).findFirst().orElseThrow();
     }
 
     @Test

@@ -169,6 +169,7 @@ class TermApiTest extends DemoMapTest {
         Answer opened = client.get(map + "/terms/" + term + "?today=2034-01-01");
         assertThat(opened.status()).as(opened.text()).isEqualTo(200);
         assertThat(opened.json().get("classes")).hasSize(66);
+        assertThat(opened.json().get("later").intValue()).isEqualTo(6);
         client.delete(map + "/terms/" + term);
         many.forEach(id -> client.delete(map + "/classes/" + id));
     }
