@@ -4,7 +4,10 @@ import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Segment;
+import app.narrowgate.core.trait.Injury;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Weight or grip that is added notch by notch until the lighter partner says stop. That it is never turned on the neck is common
@@ -35,6 +38,15 @@ public final class Dial {
     public static Optional<String> caution(MapIndex index, Id place) {
         return index.situation(place).filter(one -> one.held().containsKey(Segment.HEAD))
                 .map(one -> "The head is held here: the dial is for the weight, the hold on the head stays as light as at the first notch.");
+    }
+
+    /**
+     * Which of {@code hurt} keep somebody from being below while it is turned: ribs anywhere, as they bear the weight, and a neck where the
+     * head is held; common practice, no source.
+     */
+    public static Set<Injury> minds(MapIndex index, Id place, Set<Injury> hurt) {
+        boolean head = caution(index, place).isPresent();
+        return hurt.stream().filter(one -> one == Injury.RIB || one == Injury.NECK && head).collect(Collectors.toSet());
     }
 
     static void requireOpen(PracticeGraph graph, Id place) {

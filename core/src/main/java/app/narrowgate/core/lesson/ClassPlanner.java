@@ -10,6 +10,7 @@ import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.LinkRef;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Technique;
+import app.narrowgate.core.odds.Closing;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.core.trait.Side;
@@ -318,9 +319,9 @@ public final class ClassPlanner {
         UUID id = student.student().id();
         if (!student.practises(unit)) {
             List<WhoMay.Verdict> verdicts = unit.links().stream().map(student::verdict).toList();
-            boolean closed = verdicts.stream().anyMatch(verdict -> !verdict.because().isEmpty());
-            return Optional.of(new ClassPlan.Not(id, closed ? ClassPlan.Because.CLOSED : ClassPlan.Because.ABOVE_LEVEL,
-                    verdicts.stream().flatMap(verdict -> verdict.because().stream()).distinct().toList()));
+            List<Closing> closings = Stream.concat(student.minds(unit).stream().map(hurt -> new Closing(Closing.Kind.INJURY, hurt.code())),
+                    verdicts.stream().flatMap(verdict -> verdict.because().stream())).distinct().toList();
+            return Optional.of(new ClassPlan.Not(id, closings.isEmpty() ? ClassPlan.Because.ABOVE_LEVEL : ClassPlan.Because.CLOSED, closings));
         }
         return joins(unit, student, before) ? Optional.empty() : Optional.of(new ClassPlan.Not(id, ClassPlan.Because.ENOUGH_NEW, List.of()));
     }

@@ -1,6 +1,7 @@
 package app.narrowgate.core.lesson;
 
 import app.narrowgate.core.advice.AdjointSensitivity;
+import app.narrowgate.core.drill.Dial;
 import app.narrowgate.core.drill.HouseTimes;
 import app.narrowgate.core.drill.PracticeGraph;
 import app.narrowgate.core.drill.Proposals;
@@ -10,9 +11,11 @@ import app.narrowgate.core.map.LinkRef;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
+import app.narrowgate.core.trait.Injury;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 
 /** What a map says of one student: what they may practise and what it gains them. Not for several threads. */
@@ -78,14 +81,25 @@ public final class StudentOdds {
         return solved.verdicts().computeIfAbsent(link, one -> WhoMay.of(solved.graph(), List.of(one)).get(0));
     }
 
+    /** What hurts them so that they are not below in a dial. */
+    Set<Injury> minds(Unit unit) {
+        return unit.isDialled() ? Dial.minds(solved.graph().solved().index(), unit.place().orElseThrow(), student.hurt()) : Set.of();
+    }
+
     /** True where they practise at least a part of {@code unit} as it is. */
     boolean practises(Unit unit) {
+        if (!minds(unit).isEmpty()) {
+            return false;
+        }
         return unit.links().isEmpty() || unit.links().stream().anyMatch(link -> verdict(link).stays());
     }
 
     /** Minutes of practice that count on each reaction of {@code unit} when it is given so many; none where they do not practise it. */
     Map<Id, Double> counted(Unit unit, int minutes) {
         Map<Id, Double> counted = new HashMap<>();
+        if (!practises(unit)) {
+            return counted;
+        }
         unit.shares().forEach((id, share) -> {
             if (unit.links().stream().anyMatch(link -> link.reaction().equals(id) && verdict(link).stays())) {
                 counted.put(id, unit.practised(minutes) * share * student.freshness(id));

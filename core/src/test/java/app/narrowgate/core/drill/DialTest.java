@@ -15,6 +15,7 @@ import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.map.Stage;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
+import app.narrowgate.core.trait.Injury;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -63,6 +64,14 @@ class DialTest {
         assertThat(Dial.caution(map(), Id.of("pinned"))).get().asString().contains("head");
         assertThat(Dial.caution(map(), Id.of("early"))).isEmpty();
         assertThat(Dial.caution(map(), Id.of("nowhere"))).isEmpty();
+    }
+
+    @Test
+    void whoIsHurtWhereItPressesIsNotBelow() {
+        Set<Injury> hurt = Set.of(Injury.RIB, Injury.NECK, Injury.KNEE);
+        assertThat(Dial.minds(map(), Id.of("pinned"), hurt)).containsExactlyInAnyOrder(Injury.RIB, Injury.NECK);
+        assertThat(Dial.minds(map(), Id.of("early"), hurt)).containsExactly(Injury.RIB);
+        assertThat(Dial.minds(map(), Id.of("pinned"), Set.of(Injury.ANKLE))).isEmpty();
     }
 
     @ParameterizedTest

@@ -10,10 +10,12 @@ import app.narrowgate.core.fixture.MapFixture;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.PlaceKind;
+import app.narrowgate.core.odds.Closing;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.core.person.Person;
 import app.narrowgate.core.trait.AgeGroup;
+import app.narrowgate.core.trait.Injury;
 import app.narrowgate.core.trait.Level;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -251,6 +253,21 @@ class ClassPlannerTest {
         assertThat(dialled.gone()).isEmpty();
         assertThat(plan(request(60, students(8, Level.INTERMEDIATE), Map.of("live:later~staged", Optional.of(8)), Set.of())).gone())
                 .as("nobody dials what is no dial").containsExactly("live:later~staged");
+    }
+
+    @Test
+    void whoeverARibHurtsFeedsADialAndStillPlaysTheRest() {
+        List<Student> students = new ArrayList<>(students(5, Level.INTERMEDIATE));
+        Student one = students.get(0);
+        students.set(0, new Student(one.id(), one.person(), Set.of(Injury.RIB), one.practised(), one.missed()));
+        ClassPlan plan = plan(request(60, students, Map.of("live:later~dial", Optional.of(8)), Set.of()));
+        for (ClassPlan.Line line : plan.lines()) {
+            boolean dialled = line.unit().isDialled();
+            assertThat(line.feeds().contains(one.id())).as(line.unit().key()).isEqualTo(dialled);
+            assertThat(line.who().contains(one.id())).isEqualTo(!dialled);
+        }
+        assertThat(plan.lines().stream().filter(line -> line.unit().isDialled()).flatMap(line -> line.not().stream())).singleElement()
+                .satisfies(not -> assertThat(not.closings()).containsExactly(new Closing(Closing.Kind.INJURY, "rib")));
     }
 
     private static Unit unit(ClassPlan plan, String key) {
