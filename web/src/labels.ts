@@ -198,3 +198,8 @@ export const SECTION_LABEL: Record<
   live: "Live",
   talk: "Talk",
 };
+
+/** What a part of a class is called; a live one that is dialled says so. */
+export function sectionLabel(section: keyof typeof SECTION_LABEL, drill?: string | null): string {
+  return drill === "dial" ? "Dial" : SECTION_LABEL[section];
+}

@@ -280,10 +280,11 @@ export function leavingOut(lesson: Lesson, unit: string): Partial<Lesson> {
   return { ...freeing(lesson, unit), out: [...lesson.out.filter((one) => one !== unit), unit] };
 }
 
-/** The change that practises a line in another way, for as long. */
+/** The change that practises a line in another way, for as long; the usual way, which comes unasked, does not come beside another. */
 export function practisedAs(lesson: Lesson, line: Line, way: string): Partial<Lesson> {
-  const { fixed, out } = leavingOut(lesson, line.unit.key);
-  return fixing({ ...lesson, fixed: fixed!, out: out! }, way, line.minutes);
+  const usual = line.unit.ways[0]!.key;
+  const without = way === usual ? freeing(lesson, line.unit.key) : leavingOut(lesson, usual);
+  return fixing({ ...lesson, ...without }, way, line.minutes);
 }
 
 function isCouple(couple: Schemas["Couple"], a: string, b: string): boolean {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../../api/client";
+import { sectionLabel } from "../../labels";
 import {
   holds,
   keeping,
@@ -13,7 +14,7 @@ import {
   type Lesson,
   type Line,
 } from "./lesson";
-import { groupInWords, listed, notInWords, partLabel, shortNames } from "./words";
+import { groupInWords, listed, notInWords, shortNames } from "./words";
 
 const names = (id: string) => ({ a: "Ash", b: "Bel", c: "Cor" })[id] ?? id;
 
@@ -106,16 +107,24 @@ describe("changes of a class", () => {
   });
 
   it("practises a live part by the dial, for as long, and back", () => {
-    const live = { unit: { key: "live:a" }, minutes: 12 } as Line;
+    const ways = [
+      { kind: "live", key: "live:a" },
+      { kind: "dial", key: "live:a~dial" },
+    ];
+    const live = { unit: { key: "live:a", ways }, minutes: 12 } as Line;
     const dialled = practisedAs(lesson({ fixed: [{ unit: "new:b" }] }), live, "live:a~dial");
     expect(dialled).toEqual({
       fixed: [{ unit: "new:b" }, { unit: "live:a~dial", minutes: 12 }],
       out: ["live:a"],
     });
-    const back = practisedAs(lesson(dialled), { unit: { key: "live:a~dial" }, minutes: 9 } as Line, "live:a");
+    const back = practisedAs(
+      lesson(dialled),
+      { unit: { key: "live:a~dial", ways }, minutes: 9 } as Line,
+      "live:a",
+    );
     expect(back.fixed).toEqual([{ unit: "new:b" }, { unit: "live:a", minutes: 9 }]);
-    expect(back.out).toEqual(["live:a~dial"]);
-    expect(partLabel({ section: "live", drill: { kind: "dial" } })).toBe("Dial");
-    expect(partLabel({ section: "live", drill: { kind: "live" } })).toBe("Live");
+    expect(back.out).toEqual([]);
+    expect(sectionLabel("live", "dial")).toBe("Dial");
+    expect(sectionLabel("live", "live")).toBe("Live");
   });
 });

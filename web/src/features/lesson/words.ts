@@ -1,5 +1,5 @@
 import type { Schemas } from "../../api/client";
-import { INJURY_LABEL, SECTION_LABEL } from "../../labels";
+import { INJURY_LABEL, sectionLabel } from "../../labels";
 import { placeTitle, reactionTitle, lowerFirst } from "../map";
 import type { Group, Line, Plan, Planned, Unit } from "./lesson";
 import { weekday } from "../../ui/days";
@@ -53,9 +53,9 @@ export function unitTitle(map: Schemas["Map"], unit: Unit, plan?: Plan): string 
   }
 }
 
-/** The name of a unit's part; a live one that is dialled says so. */
-export function partLabel(unit: { section: Unit["section"]; drill?: { kind: string } | null }): string {
-  return unit.drill?.kind === "dial" ? "Dial" : SECTION_LABEL[unit.section];
+/** The name of a unit's part. */
+export function partLabel(unit: Unit): string {
+  return sectionLabel(unit.section, unit.drill?.kind);
 }
 
 /** The whole of it: part and what is practised. */

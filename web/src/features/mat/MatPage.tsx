@@ -212,7 +212,7 @@ function Warnings({ held, sheet }: { held: ReturnType<typeof useMat>; sheet: She
       )}
       {feeds.length > 0 && (
         <p className="border-l-4 border-signal py-1.5 pl-2 font-semibold">
-          {feeds.join(", ")}: only feeds here, never on the bottom.
+          Only feeding here, never on the bottom: {feeds.join(", ")}.
         </p>
       )}
     </div>

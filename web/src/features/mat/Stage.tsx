@@ -7,7 +7,7 @@ import { groupWords, otherOf, SIDE_OF_HALL, stepWords, threeWords } from "./word
 
 export type Pictures = Schemas["Pictures"];
 
-/** Groups of three whose turns stand on the screen; more are told on the list of pairs. */
+/** Groups of three whose turns stand on the screen; there is no room for more, and every feeder's phone has them all. */
 const MOST_THREES = 2;
 /** How wide a picture is shown, about, for the strength of its lines. */
 const PICTURE = 700;
@@ -151,7 +151,7 @@ export function Notch({ step, ran }: { step: Step; ran: number }) {
           />
         ))}
       </p>
-      <p className="mat-small">{notch === 1 ? "Lightly. Then ask." : "A little more. Then ask."}</p>
+      <p className="mat-small">{notch === 1 ? "Lightly. Then ask." : "Only if they want more. Then ask."}</p>
       <p className="mat-caution">The lighter one says stop. Never on the neck.</p>
     </>
   );

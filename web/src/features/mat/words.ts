@@ -1,4 +1,4 @@
-import { SECTION_LABEL } from "../../labels";
+import { sectionLabel } from "../../labels";
 import { lowerFirst } from "../map";
 import type { Here, Part, Step } from "./clock";
 
@@ -9,10 +9,9 @@ export function otherOf(bottom: "first" | "second"): "first" | "second" {
   return bottom === "first" ? "second" : "first";
 }
 
-/** What a part is: "Called", "New"; a break is what it says, and so is what is dialled. */
+/** What a part is: "Called", "New"; a break is what it says. */
 export function partLabel(part: Part): string {
-  if (part.drill === "dial") return "Dial";
-  return part.section ? SECTION_LABEL[part.section] : "Break";
+  return part.section ? sectionLabel(part.section, part.drill) : "Break";
 }
 
 /** Minutes that a part is planned for. */

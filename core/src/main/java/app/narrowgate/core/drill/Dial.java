@@ -1,6 +1,5 @@
 package app.narrowgate.core.drill;
 
-import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Segment;
@@ -30,14 +29,18 @@ public final class Dial {
     }
 
     /** True where a dial may be turned: anywhere but where a finish is about to close. */
-    public static boolean isOpen(PracticeGraph graph, Id place) {
-        return !graph.isClosing(place);
+    public static boolean isOpen(MapIndex index, Id place) {
+        return !PracticeGraph.isClosing(index, place);
     }
 
     /** What to take care of in {@code place}, where there is more than anywhere. */
     public static Optional<String> caution(MapIndex index, Id place) {
-        return index.situation(place).filter(one -> one.held().containsKey(Segment.HEAD))
-                .map(one -> "The head is held here: the dial is for the weight, the hold on the head stays as light as at the first notch.");
+        return holdsTheHead(index, place)
+                ? Optional.of("The head is held here: the dial is for the weight, the hold on the head stays as light as at the first notch.") : Optional.empty();
+    }
+
+    private static boolean holdsTheHead(MapIndex index, Id place) {
+        return index.situation(place).filter(one -> one.held().containsKey(Segment.HEAD)).isPresent();
     }
 
     /**
@@ -45,13 +48,13 @@ public final class Dial {
      * head is held; common practice, no source.
      */
     public static Set<Injury> minds(MapIndex index, Id place, Set<Injury> hurt) {
-        boolean head = caution(index, place).isPresent();
+        boolean head = holdsTheHead(index, place);
         return hurt.stream().filter(one -> one == Injury.RIB || one == Injury.NECK && head).collect(Collectors.toSet());
     }
 
-    static void requireOpen(PracticeGraph graph, Id place) {
-        if (!isOpen(graph, place)) {
-            throw new RefusedException("A finish is about to close here, and nobody tightens that notch by notch. Turn the dial in the place before it.");
-        }
+    /** What is wrong with the place of a dial, in a sentence; empty for other drills, and where nothing is. */
+    static Optional<String> fault(MapIndex index, Drill drill) {
+        return drill.place().filter(place -> drill.kind() == DrillKind.DIAL && !isOpen(index, place))
+                .map(place -> "A finish is about to close here, and nobody tightens that notch by notch. Turn the dial in the place before it.");
     }
 }

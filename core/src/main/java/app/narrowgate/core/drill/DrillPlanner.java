@@ -57,9 +57,9 @@ public final class DrillPlanner {
 
     private DrillPlan plan() {
         asked.place().ifPresent(this::requirePlace);
-        if (asked.kind() == DrillKind.DIAL) {
-            Dial.requireOpen(graph, asked.place().orElseThrow());
-        }
+        Dial.fault(index, asked).ifPresent(fault -> {
+            throw new RefusedException(fault);
+        });
         return switch (asked.kind()) {
             case SOLO -> solo();
             case STAGED, DIAL, DISCOVERY, LIVE, GATE -> rounds();

@@ -20,6 +20,7 @@ public final class DrillRules {
         List<Problem> problems = new ArrayList<>();
         drill.place().filter(place -> index.situation(place).isEmpty())
                 .ifPresent(place -> problems.add(new Problem("/place", "No situation is called “%s”.".formatted(place))));
+        Dial.fault(index, drill).ifPresent(fault -> problems.add(new Problem("/place", fault)));
         check(index, "opening", drill.opening(), problems);
         check(index, "links", drill.links(), problems);
         check(index, "finishes", drill.finishes(), problems);

@@ -68,7 +68,7 @@ public final class PracticeGraph {
         Id landing = reaction.response(ref.response()).flatMap(Response::leads).orElseThrow();
         if (closesOnAChild(reaction.from()) || closesOnAChild(landing)) {
             throw new RefusedException("“%s”: nobody closes a finish on a child. What is taught there is: tap."
-                    .formatted(index.placeTitle(isClosing(landing) ? landing : reaction.from())));
+                    .formatted(index.placeTitle(isClosing(index, landing) ? landing : reaction.from())));
         }
         return new PracticeLink(ref, reaction.from(), landing, solved.takes(reaction) + times.responding());
     }
@@ -182,11 +182,11 @@ public final class PracticeGraph {
 
     /** True for a place where a finish would be closed on a child: the pair are children, and it is about to close, or has. */
     public boolean closesOnAChild(Id place) {
-        return isForChildren() && isClosing(place);
+        return isForChildren() && isClosing(index, place);
     }
 
     /** True for a place where a finish is about to close, or has. */
-    boolean isClosing(Id place) {
+    static boolean isClosing(MapIndex index, Id place) {
         return index.situation(place).filter(s -> s.isAt(Stage.LAST_CHANCE)).isPresent()
                 && index.map().holds().stream().anyMatch(h -> h.kind() == Hold.Kind.FINISH && h.at().contains(place))
                 || index.outcome(place).filter(o -> o.kind() == PlaceKind.TAP).isPresent();

@@ -181,7 +181,7 @@ final class Units {
     private List<Unit.Way> ways(Id place) {
         String key = Section.LIVE.code() + ":" + place;
         Unit.Way earnest = new Unit.Way(DrillKind.LIVE, key);
-        return Dial.isOpen(graph, place) ? List.of(earnest, new Unit.Way(DrillKind.DIAL, key + "~" + DrillKind.DIAL.code())) : List.of(earnest);
+        return Dial.isOpen(solved.index(), place) ? List.of(earnest, new Unit.Way(DrillKind.DIAL, key + "~" + DrillKind.DIAL.code())) : List.of(earnest);
     }
 
     /** A live round by what stands behind its part's name: a place, and a kind of drill where it is not in earnest. */

@@ -3,6 +3,7 @@ package app.narrowgate.core.drill;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.fixture.MapFixture;
 import app.narrowgate.core.map.EscapeMap;
@@ -53,6 +54,8 @@ class DialTest {
     @Test
     void isNotTurnedWhereAFinishIsAboutToClose() {
         assertThatThrownBy(() -> DrillPlanner.plan(graph(), dial("last"))).isInstanceOf(RefusedException.class).hasMessageContaining("place before");
+        assertThatThrownBy(() -> DrillRules.require(map(), dial("last"))).as("nor is it kept").isInstanceOf(ProblemsException.class);
+        assertThat(DrillRules.problems(map(), dial("early"))).isEmpty();
         assertThat(DrillPlanner.plan(graph(), dial("early")).rounds()).isNotEmpty();
         assertThat(DrillPlanner.plan(graph(), Drill.of("Live", DrillKind.LIVE, Optional.of(Id.of("last")), List.of())).rounds())
                 .as("another kind of drill may begin there").isNotEmpty();
