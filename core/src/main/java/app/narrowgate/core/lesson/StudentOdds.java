@@ -189,8 +189,7 @@ public final class StudentOdds {
     /** Worth in [0,1] of the starts when the map wrote these figures down for those reactions; one solve. */
     public double worth(Map<Id, Double> works) {
         SolvedMap before = solved.graph().solved();
-        return works.isEmpty() ? now()
-                : SolvedMap.of(before.index(), setting, new Practised(before.rates(), works)).converged().startWorth(solved.starts());
+        return works.isEmpty() ? now() : before.by(before.rates().working(works)).startWorth(solved.starts());
     }
 
     private Reaction reaction(Id id) {

@@ -30,8 +30,8 @@ public final class Conditions {
     private final Rates rates;
     private final List<RateRule> rules;
     private final Optional<Aim> aim;
-    private final Map<Id, Boolean> ofThePair = new HashMap<>();
-    private final Map<Id, Shift> shifts = new ConcurrentHashMap<>();
+    private final Map<Id, Boolean> ofThePair;
+    private final Map<Id, Shift> shifts;
 
     /** The sum of the rules on one technique. */
     private record Shift(double logOdds, double logSeconds) {
@@ -43,6 +43,8 @@ public final class Conditions {
         this.rates = rates;
         this.rules = index.map().rulesInForce();
         this.aim = index.aim(setting.aim());
+        this.ofThePair = new HashMap<>();
+        this.shifts = new ConcurrentHashMap<>();
         index.map().facts().forEach(fact -> fact.measured()
                 .ifPresent(measured -> ofThePair.put(fact.id(), measured.holds(setting.matchup()))));
         ofThePair.putAll(setting.matchup().facts());
@@ -56,6 +58,21 @@ public final class Conditions {
     /** The conditions of {@code setting} on {@code index}'s map, by other figures. */
     public static Conditions of(MapIndex index, Setting setting, Rates rates) {
         return new Conditions(index, setting, rates);
+    }
+
+    private Conditions(Conditions same, Rates rates) {
+        this.index = same.index;
+        this.setting = same.setting;
+        this.rates = rates;
+        this.rules = same.rules;
+        this.aim = same.aim;
+        this.ofThePair = same.ofThePair;
+        this.shifts = same.shifts;
+    }
+
+    /** The same by other figures: what is closed, and what shifts them, hangs on none. */
+    Conditions by(Rates others) {
+        return new Conditions(this, others);
     }
 
     /** What the conditions are of. */

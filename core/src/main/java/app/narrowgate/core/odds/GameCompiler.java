@@ -95,7 +95,7 @@ final class GameCompiler {
                 if (!isStruck(base, o)) {
                     copyOption(whole, o);
                     if (touched && whole.becomes[s] != s) {
-                        retime(s, left);
+                        rate(s, left);
                     }
                 }
             }
@@ -103,6 +103,41 @@ final class GameCompiler {
         }
         responseStart[options] = responses;
         return game(whole.worth, whole.rests, optionStart, whole.becomes);
+    }
+
+    /**
+     * The game of {@code base}'s map under the same setting by other figures; the same as compiling it, but nothing is looked up anew that
+     * figures do not change. Cost O(responses).
+     *
+     * @param conditions of the setting with the other figures
+     */
+    static Game rated(SolvedMap base, Conditions conditions) {
+        return new GameCompiler(base.index(), conditions).rate(base);
+    }
+
+    private Game rate(SolvedMap base) {
+        Game whole = base.game();
+        for (int s = 0; s < whole.situations; s++) {
+            for (int o = whole.optionStart[s]; o < whole.optionStart[s + 1]; o++) {
+                copyOption(whole, o);
+                if (!whole.waits(o)) {
+                    rateLast(whole, s);
+                }
+            }
+        }
+        responseStart[options] = responses;
+        return game(whole.worth, whole.rests, whole.optionStart, whole.becomes);
+    }
+
+    /** Works out again what hangs on figures of the option added last. */
+    private void rateLast(Game whole, int s) {
+        int o = options - 1;
+        Reaction reaction = index.map().reactions().get(optionReaction[o]);
+        rate(s, whole.options(s));
+        double total = reaction.responses().stream().mapToDouble(r -> conditions.weight(reaction, r)).sum();
+        for (int i = responseStart[o]; i < responses; i++) {
+            chance[i] = conditions.weight(reaction, reaction.responses().get(i - responseStart[o])) / total;
+        }
     }
 
     private boolean isStruck(SolvedMap base, int o) {
@@ -117,12 +152,11 @@ final class GameCompiler {
         }
     }
 
-    /** Works out again how likely the option added last is in time, among fewer answers. */
-    private void retime(int s, int answers) {
+    /** Works out again how likely the option added last is in time, among so many answers, and gets going. */
+    private void rate(int s, int answers) {
         int o = options - 1;
         Reaction reaction = index.map().reactions().get(optionReaction[o]);
-        Clock clock = index.map().situations().get(s).clock().orElseThrow();
-        double in = inTime(clock, reaction, answers);
+        double in = index.map().situations().get(s).clock().map(clock -> inTime(clock, reaction, answers)).orElse(1.0);
         double works = reaction.responses().isEmpty() ? 0 : conditions.works(reaction);
         going[o] = in * works;
         stuffedShare[o] = in * (1 - works);

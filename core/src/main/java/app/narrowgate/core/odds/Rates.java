@@ -1,8 +1,10 @@
 package app.narrowgate.core.odds;
 
 import app.narrowgate.core.map.Clock;
+import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
+import java.util.Map;
 
 /**
  * Where the figures of a map come from, before a matchup shifts them. The compiler asks nothing else, so figures
@@ -21,6 +23,15 @@ public interface Rates {
 
     /** Mean seconds until {@code clock} moves on, above 0. */
     double seconds(Clock clock);
+
+    /**
+     * The same, but for some reactions.
+     *
+     * @param works reaction to the chance in [0,1] that it gets going instead
+     */
+    default Rates working(Map<Id, Double> works) {
+        return new OtherWorks(this, works);
+    }
 
     /** What stands on the map, words turned into numbers by {@link app.narrowgate.core.map.Word}. */
     Rates WRITTEN = new Rates() {

@@ -109,6 +109,17 @@ public final class SolvedMap {
         return new SolvedMap(index, fewer, rates, GameCompiler.without(this, fewer), places).converged();
     }
 
+    /**
+     * The same map and setting by other figures; only what hangs on them is worked out anew. Cost: that of
+     * {@link IntervalIterationSolver}, without compiling.
+     *
+     * @throws NotConvergedException when the bounds did not meet
+     */
+    public SolvedMap by(Rates others) {
+        Conditions same = conditions.by(others);
+        return new SolvedMap(index, same, others, GameCompiler.rated(this, same), places).converged();
+    }
+
     /** The map's index. */
     public MapIndex index() {
         return index;
@@ -140,7 +151,7 @@ public final class SolvedMap {
     }
 
     /** The kind of end each place is, index place; null where nobody rests. */
-    PlaceKind[] kinds() {
+    public PlaceKind[] kinds() {
         PlaceKind[] kinds = new PlaceKind[game.places];
         map().situations().forEach(s -> kinds[places.get(s.id())] = s.rest().orElse(null));
         map().outcomes().forEach(o -> kinds[places.get(o.id())] = o.kind());

@@ -16,25 +16,30 @@ public final class RoundChain {
 
     private final Game game;
     private final Solution solution;
+    /** {@code over[place]}: where it is over whatever would be done there. */
+    private final boolean[] over;
     private final int[] row;
     private final int[] target;
     private final double[] probability;
     private final AbsorbingChain chain;
     private final double[] neverEnding;
 
-    private RoundChain(Game game, Solution solution) {
+    private RoundChain(Game game, Solution solution, boolean[] over) {
         this.game = game;
         this.solution = solution;
+        this.over = over;
         this.row = new int[game.places + 1];
         IntList to = new IntList();
         double[] share = new double[2 * game.situations + game.landing.length];
         double[] values = solution.values();
         Branches branches = new Branches(game, values);
         for (int s = 0; s < game.situations; s++) {
-            branches.of(s, solution.choice(s), (cause, response, landing, chance) -> {
-                share[to.size()] = chance;
-                to.add(landing);
-            });
+            if (!over[s]) {
+                branches.of(s, solution.choice(s), (cause, response, landing, chance) -> {
+                    share[to.size()] = chance;
+                    to.add(landing);
+                });
+            }
             row[s + 1] = to.size();
         }
         for (int place = game.situations; place < game.places; place++) {
@@ -46,7 +51,7 @@ public final class RoundChain {
         this.neverEnding = chain.looping();
         double[] held = new double[game.places];
         for (int s = 0; s < game.situations; s++) {
-            held[s] = solution.choice(s) == Choice.Still.HELD ? 1 : 0;
+            held[s] = !over[s] && solution.choice(s) == Choice.Still.HELD ? 1 : 0;
         }
         double[] heldAtLast = chain.gathered(new double[game.places], held);
         for (int place = 0; place < game.places; place++) {
@@ -60,12 +65,21 @@ public final class RoundChain {
      * @throws TangledException when its loops are too large to be solved
      */
     public static RoundChain of(Game game, Solution solution) {
-        return new RoundChain(game, solution);
+        return new RoundChain(game, solution, new boolean[game.places]);
+    }
+
+    /**
+     * The same, over as soon as it comes to a place with {@code over[place]}.
+     *
+     * @throws TangledException when its loops are too large to be solved
+     */
+    public static RoundChain until(Game game, Solution solution, boolean[] over) {
+        return new RoundChain(game, solution, over.clone());
     }
 
     /** True when the round is over at {@code place}. */
     public boolean ends(int place) {
-        return place >= game.situations || solution.choice(place).rests();
+        return place >= game.situations || over[place] || solution.choice(place).rests();
     }
 
     /** True when nothing more happens at {@code place}: the round is over, or somebody is held with nothing to do. */

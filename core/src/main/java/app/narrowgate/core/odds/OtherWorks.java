@@ -1,19 +1,18 @@
-package app.narrowgate.core.lesson;
+package app.narrowgate.core.odds;
 
 import app.narrowgate.core.map.Clock;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
-import app.narrowgate.core.odds.Rates;
 import java.util.Map;
 import java.util.Optional;
 
 /**
- * Figures after practice: reactions that were practised get going as often as that led to, the rest stays.
+ * Figures of which some reactions get going otherwise; the rest stays.
  *
  * @param works reaction to the chance in [0,1] that it gets going
  */
-record Practised(Rates before, Map<Id, Double> works) implements Rates {
+record OtherWorks(Rates before, Map<Id, Double> works) implements Rates {
 
     @Override
     public double works(Reaction reaction) {

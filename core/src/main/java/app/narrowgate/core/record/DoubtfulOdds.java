@@ -1,0 +1,76 @@
+package app.narrowgate.core.record;
+
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.odds.SolvedMap;
+import java.util.Arrays;
+import java.util.SplittableRandom;
+import org.apache.commons.rng.UniformRandomProvider;
+
+/**
+ * The odds of a map by what is believed of its figures, and how sure they are: figures are drawn from the beliefs many times, and the map
+ * is solved for each. Seeded. Cost: one solve a draw; memory: a number a draw and place.
+ */
+public final class DoubtfulOdds {
+
+    /** Draws that are usual. */
+    public static final int DRAWS = 400;
+
+    private static final double OUTSIDE = 0.05;
+
+    private final SolvedMap likely;
+    /** {@code worth[place]}: what it is worth in each draw, ascending; behind the places, the starts. */
+    private final double[][] worth;
+
+    private DoubtfulOdds(SolvedMap likely, double[][] worth) {
+        this.likely = likely;
+        this.worth = worth;
+    }
+
+    /**
+     * Those of {@code beliefs} on the map and under the setting of {@code map}.
+     *
+     * @param draws how many, at least 20
+     */
+    public static DoubtfulOdds of(SolvedMap map, Beliefs beliefs, int draws, long seed) {
+        UniformRandomProvider random = new SplittableRandom(seed)::nextLong;
+        SolvedMap likely = map.by(beliefs);
+        int places = likely.game().places;
+        double[] starts = likely.starts();
+        double[][] worth = new double[places + 1][draws];
+        for (int draw = 0; draw < draws; draw++) {
+            SolvedMap one = likely.by(beliefs.drawn(random));
+            for (int place = 0; place < places; place++) {
+                worth[place][draw] = one.solution().value(place);
+            }
+            worth[places][draw] = one.startWorth(starts);
+        }
+        Arrays.stream(worth).forEach(Arrays::sort);
+        return new DoubtfulOdds(likely, worth);
+    }
+
+    /** The map by the means of what is believed. */
+    public SolvedMap likely() {
+        return likely;
+    }
+
+    /** Of a place. */
+    public Doubt at(Id place) {
+        return between(likely.worth(place), worth[likely.place(place)]);
+    }
+
+    /** Of the starts, weighted by how often rounds begin in them. */
+    public Doubt atTheStarts() {
+        return between(likely.startWorth(), worth[worth.length - 1]);
+    }
+
+    private static Doubt between(double likely, double[] sorted) {
+        return new Doubt(likely, quantile(sorted, OUTSIDE), quantile(sorted, 1 - OUTSIDE));
+    }
+
+    /** By linear interpolation between the draws. */
+    private static double quantile(double[] sorted, double p) {
+        double at = p * (sorted.length - 1);
+        int below = (int) at;
+        return below + 1 < sorted.length ? sorted[below] + (at - below) * (sorted[below + 1] - sorted[below]) : sorted[below];
+    }
+}

@@ -1,0 +1,117 @@
+package app.narrowgate.core.record;
+
+import app.narrowgate.core.check.Range;
+import app.narrowgate.core.check.RefusedException;
+import app.narrowgate.core.check.Text;
+import app.narrowgate.core.drill.Role;
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.LinkRef;
+import app.narrowgate.core.trait.Side;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * Something that happened. Events are never changed: a mistake is taken out by a {@link Void}. Their ids are made on the device that logs
+ * them, so that one that is sent twice is kept once.
+ */
+public sealed interface Event {
+
+    /** The event's own id. */
+    UUID id();
+
+    /** When it happened. */
+    Instant at();
+
+    /** Somebody was in a class. */
+    record Attendance(UUID id, Instant at, UUID person) implements Event {
+    }
+
+    /**
+     * Somebody repeated something.
+     *
+     * @param technique what was repeated
+     * @param link the reaction and the response that it answered, where that is known
+     * @param role first where they did it, second where they fed it
+     * @param many how many times
+     * @param clean how many of them came clean
+     */
+    record Repetitions(UUID id, Instant at, UUID person, Id technique, Optional<LinkRef> link, Optional<Side> side, Role role, int many, int clean)
+            implements Event {
+
+        /** Repetitions of one thing in one go. */
+        public static final Range MANY = new Range(1, 10_000, "repetitions");
+
+        public Repetitions {
+            MANY.require("The repetitions", many);
+            if (clean < 0 || clean > many) {
+                throw new RefusedException("%d clean of %d: there cannot be more clean ones than there were.".formatted(clean, many));
+            }
+        }
+    }
+
+    /**
+     * A live round, seen from whoever was on the bottom.
+     *
+     * @param partner who was on top, where that is known
+     * @param start where it began
+     * @param side the side that was practised
+     * @param ending how it ended
+     * @param seconds how long it took
+     * @param reaction the answer that it turned on, where that was noted
+     * @param response what they answered to it; only with a reaction
+     * @param gap the partner's weight less one's own, in kilograms
+     */
+    record Round(UUID id, Instant at, UUID person, Optional<UUID> partner, Id start, Optional<Side> side, Ending ending, Optional<Integer> seconds,
+            Optional<Id> reaction, Optional<Id> response, Optional<Double> gap) implements Event {
+
+        /** How long a round may last. */
+        public static final Range SECONDS = new Range(1, 3600, "seconds");
+        /** Weight gaps. */
+        public static final Range GAP = new Range(-150, 150, "kg");
+
+        public Round {
+            seconds.ifPresent(value -> SECONDS.require("The length of the round", value));
+            gap.ifPresent(value -> GAP.require("The weight gap", value));
+            if (response.isPresent() && reaction.isEmpty()) {
+                throw new RefusedException("What they answered is noted, but not to what; note the answer of the bottom player too.");
+            }
+            if (partner.equals(Optional.of(person))) {
+                throw new RefusedException("Nobody rolls with themselves; choose another partner.");
+            }
+        }
+    }
+
+    /**
+     * A cue was read.
+     *
+     * @param cue the reaction and the response that was shown
+     * @param chosen the reaction that was chosen as the answer
+     * @param milliseconds until it was chosen
+     */
+    record Reading(UUID id, Instant at, UUID person, LinkRef cue, Id chosen, boolean right, int milliseconds) implements Event {
+
+        /** How long reading may take. */
+        public static final Range MILLISECONDS = new Range(1, 120_000, "milliseconds");
+
+        public Reading {
+            MILLISECONDS.require("The time of the reading", milliseconds);
+        }
+    }
+
+    /** A coach decided on somebody's gate. */
+    record GateDecision(UUID id, Instant at, UUID person, Id situation, Side side, boolean passed, String reason) implements Event {
+        public GateDecision {
+            Text.SENTENCE.require("The reason", reason);
+        }
+    }
+
+    /** An event was a mistake. */
+    record Void(UUID id, Instant at, UUID event) implements Event {
+        public Void {
+            if (event.equals(id)) {
+                throw new RefusedException("An event cannot take itself out.");
+            }
+        }
+    }
+}
