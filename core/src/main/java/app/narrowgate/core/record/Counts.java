@@ -3,8 +3,12 @@ package app.narrowgate.core.record;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.LinkRef;
 import app.narrowgate.core.odds.SolvedMap;
+import java.util.Arrays;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * How often answers were tried in time, how often they got going, what they were answered with, and how long clocks ran. Numbers need not
@@ -12,9 +16,17 @@ import java.util.Map;
  */
 public final class Counts {
 
+    private static final double WHOLE = 1e-9;
+
     private final Map<Id, double[]> tries = new HashMap<>();
+    private final Map<Id, Double> choices = new HashMap<>();
     private final Map<LinkRef, Double> answers = new HashMap<>();
     private final Map<Id, double[]> clocks = new HashMap<>();
+
+    /** How often {@code reaction} was chosen, at least 0. */
+    public double choices(Id reaction) {
+        return choices.getOrDefault(reaction, 0.0);
+    }
 
     /** How often {@code reaction} was tried in time, at least 0. */
     public double tries(Id reaction) {
@@ -43,7 +55,25 @@ public final class Counts {
 
     /** True where nothing was counted. */
     public boolean isEmpty() {
-        return tries.isEmpty() && answers.isEmpty() && clocks.isEmpty();
+        return choices.isEmpty() && tries.isEmpty() && answers.isEmpty() && clocks.isEmpty();
+    }
+
+    /** True where everything was counted a whole number of times: there is no doubt about what happened. */
+    boolean isWhole() {
+        return Stream.of(choices.values().stream(), tries.values().stream().flatMapToDouble(Arrays::stream).boxed(), answers.values().stream())
+                .flatMap(one -> one)
+                .allMatch(times -> Math.abs(times - Math.rint(times)) < WHOLE);
+    }
+
+    /** Reactions of which something was counted. */
+    Set<Id> reactions() {
+        Set<Id> all = new HashSet<>(choices.keySet());
+        all.addAll(tries.keySet());
+        return all;
+    }
+
+    void chosen(Id reaction, double times) {
+        choices.merge(reaction, times, Double::sum);
     }
 
     void tried(Id reaction, double times, double going) {
@@ -60,6 +90,7 @@ public final class Counts {
 
     /** Adds {@code weight} times what {@code other} counted. */
     void add(Counts other, double weight) {
+        other.choices.forEach((id, times) -> chosen(id, weight * times));
         other.tries.forEach((id, both) -> add(tries, id, weight * both[0], weight * both[1]));
         other.answers.forEach((link, times) -> answered(link, weight * times));
         other.clocks.forEach((id, both) -> add(clocks, id, weight * both[0], weight * both[1]));

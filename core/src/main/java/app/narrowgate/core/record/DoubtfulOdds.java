@@ -4,7 +4,6 @@ import app.narrowgate.core.map.Id;
 import app.narrowgate.core.odds.SolvedMap;
 import java.util.Arrays;
 import java.util.SplittableRandom;
-import org.apache.commons.rng.UniformRandomProvider;
 
 /**
  * The odds of a map by what is believed of its figures, and how sure they are: figures are drawn from the beliefs many times, and the map
@@ -32,7 +31,7 @@ public final class DoubtfulOdds {
      * @param draws how many, at least 20
      */
     public static DoubtfulOdds of(SolvedMap map, Beliefs beliefs, int draws, long seed) {
-        UniformRandomProvider random = new SplittableRandom(seed)::nextLong;
+        SplittableRandom random = new SplittableRandom(seed);
         SolvedMap likely = map.by(beliefs);
         int places = likely.game().places;
         double[] starts = likely.starts();

@@ -15,6 +15,24 @@ public record Ending(Optional<PlaceKind> kind, Optional<Id> place) {
     /** Still held when the time was up. */
     public static final Ending STILL_HELD = new Ending(Optional.empty(), Optional.empty());
 
+    /** True for a guard or better: they got out. */
+    public static boolean isOut(PlaceKind kind) {
+        return switch (kind) {
+            case REVERSAL, COUNTER, STANDING, GUARD -> true;
+            case HALF, NEUTRAL, TURTLE, TAP -> false;
+        };
+    }
+
+    /** True where they got out. */
+    public boolean isOut() {
+        return kind.filter(Ending::isOut).isPresent();
+    }
+
+    /** True where they got out or had to tap; else it was stopped on the way. */
+    public boolean isFinal() {
+        return isOut() || kind.equals(Optional.of(PlaceKind.TAP));
+    }
+
     /** In a place of that kind. */
     public static Ending in(PlaceKind kind) {
         return new Ending(Optional.of(kind), Optional.empty());

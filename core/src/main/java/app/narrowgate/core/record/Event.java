@@ -58,12 +58,13 @@ public sealed interface Event {
      * @param side the side that was practised
      * @param ending how it ended
      * @param seconds how long it took
-     * @param reaction the answer that it turned on, where that was noted
-     * @param response what they answered to it; only with a reaction
+     * @param reaction the last answer that got going, where that was noted
+     * @param response what they answered to it, where that was noted; only with a reaction
+     * @param nothing true where it was noted that nothing got going; then there is no reaction
      * @param gap the partner's weight less one's own, in kilograms
      */
     record Round(UUID id, Instant at, UUID person, Optional<UUID> partner, Id start, Optional<Side> side, Ending ending, Optional<Integer> seconds,
-            Optional<Id> reaction, Optional<Id> response, Optional<Double> gap) implements Event {
+            Optional<Id> reaction, Optional<Id> response, boolean nothing, Optional<Double> gap) implements Event {
 
         /** How long a round may last. */
         public static final Range SECONDS = new Range(1, 3600, "seconds");
@@ -75,6 +76,9 @@ public sealed interface Event {
             gap.ifPresent(value -> GAP.require("The weight gap", value));
             if (response.isPresent() && reaction.isEmpty()) {
                 throw new RefusedException("What they answered is noted, but not to what; note the answer of the bottom player too.");
+            }
+            if (nothing && reaction.isPresent()) {
+                throw new RefusedException("An answer is noted, and that nothing got going; it cannot be both.");
             }
             if (partner.equals(Optional.of(person))) {
                 throw new RefusedException("Nobody rolls with themselves; choose another partner.");

@@ -5,37 +5,93 @@ import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.LinkRef;
 import app.narrowgate.core.map.PlaceKind;
 import app.narrowgate.core.map.Reaction;
+import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.odds.Branch;
 import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.core.solve.RoundChain;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntPredicate;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
 
 /**
- * What probably went on in a round of which only the beginning and the end were noted. Not for several threads.
+ * What probably went on in a round of which little was noted. Not for several threads.
  *
- * <p>Problem: the expected number of times that each answer was tried, got going and was answered, given where the round began and that it
- * ended in a certain kind of place. A chain that is conditioned on its end is a chain again, its shares weighed by the chance of that end
- * from where they land (Doob's h-transform; Kemeny and Snell, "Finite Markov Chains", on absorbing chains conditioned on where they are
+ * <p>Problem: the expected number of times that each answer was chosen, tried, got going and was answered, given where the round began and
+ * that it ended in a certain kind of place. A chain that is conditioned on its end is a chain again, its shares weighed by the chance of that
+ * end from where they land (Doob's h-transform; Kemeny and Snell, "Finite Markov Chains", on absorbing chains conditioned on where they are
  * absorbed): the expected count of a branch is visits × share × chance of the end from its landing / chance of the end from the beginning.
- * This is one step of expectation of the EM algorithm from the map's present figures (Dempster, Laird and Rubin 1977). Precondition: the
- * bottom player chooses what the map finds best, unless another answer was noted. Cost: one chain an end and one solve a beginning, kept.
+ * This is one step of expectation of the EM algorithm (Dempster, Laird and Rubin 1977). Where the last answer that got going was noted too, the
+ * chain is conditioned on coming to it, and on nothing else getting going from there. Precondition: whoever is at the bottom chooses among the
+ * answers that are taught in a place as often as is believed, whatever went before. Cost: one chain an end and one solve a beginning, kept.
  */
 final class ExpectedCounts {
 
+    /** What is left of a chance where its iteration is stopped. */
+    private static final double SETTLED = 1e-9;
+
     private final SolvedMap solved;
+    private final PlaceKind[] kinds;
+    /** Index option: how often it is chosen. */
+    private final double[] chosen;
+    /** Index situation. */
+    private final List<List<Move>> moves = new ArrayList<>();
     private final Map<List<?>, Conditioned> chains = new HashMap<>();
+    private final Map<Conditioned, double[]> quiet = new IdentityHashMap<>();
     private final Map<List<?>, Optional<Counts>> found = new HashMap<>();
 
-    /** A chain that is over in certain places, and the chance of ending in one that is wanted, index place. */
+    /**
+     * One way it can go on.
+     *
+     * @param tried what was chosen; empty where there is nothing to choose
+     * @param share how often, what is chosen included
+     */
+    private record Move(Optional<Reaction> tried, Branch branch, double share, int landing) {
+
+        boolean gotGoing() {
+            return branch.cause() == Branch.Cause.RESPONSE;
+        }
+    }
+
+    /** A chain that is over in certain places, and the chance of ending in one of them, index place. */
     private record Conditioned(RoundChain chain, double[] chance) {
     }
 
-    ExpectedCounts(SolvedMap solved) {
+    /** @param chosen how often each answer is chosen where it is taught */
+    ExpectedCounts(SolvedMap solved, ToDoubleFunction<Reaction> chosen) {
         this.solved = solved.converged();
+        this.kinds = this.solved.kinds();
+        this.chosen = new double[solved.game().optionStart[solved.game().situations]];
+        for (int s = 0; s < solved.game().situations; s++) {
+            moves.add(moves(s, chosen));
+        }
+    }
+
+    private List<Move> moves(int s, ToDoubleFunction<Reaction> share) {
+        int[] options = IntStream.range(solved.game().optionStart[s], solved.game().optionStart[s + 1]).filter(o -> !solved.game().waits(o)).toArray();
+        double all = IntStream.of(options).mapToDouble(o -> share.applyAsDouble(solved.reaction(o))).sum();
+        List<Move> from = new ArrayList<>();
+        if (all <= 0) {
+            solved.branches(solved.placeId(s)).forEach(branch -> from.add(move(solved.best(s), branch, 1)));
+            return from;
+        }
+        for (int o : options) {
+            Reaction reaction = solved.reaction(o);
+            chosen[o] = share.applyAsDouble(reaction) / all;
+            if (chosen[o] > 0) {
+                solved.branches(reaction).forEach(branch -> from.add(move(Optional.of(reaction), branch, chosen[o])));
+            }
+        }
+        return from;
+    }
+
+    private Move move(Optional<Reaction> tried, Branch branch, double times) {
+        return new Move(tried, branch, times * branch.share(), solved.place(branch.landing()));
     }
 
     /** What it was made for. */
@@ -47,118 +103,158 @@ final class ExpectedCounts {
      * What a round counts; empty where it had no end, or the map knows no such beginning or no way from there to the end. What was noted
      * counts whole.
      */
-    Optional<Counts> of(Event.Round round) {
-        Optional<Clock> clock = solved.index().situation(round.start()).flatMap(situation -> situation.clock());
-        if (round.seconds().isPresent() && round.reaction().isEmpty()
-                && clock.filter(one -> round.ending().place().equals(Optional.of(one.becomes()))).isPresent()) {
-            Counts counts = new Counts();
-            counts.ran(round.start(), 1, round.seconds().get());
-            return Optional.of(counts);
-        }
-        return of(round.start(), round.ending(), round.reaction(), round.response());
+    Optional<Counts> of(Tally.Kind kind) {
+        return found.computeIfAbsent(List.of(kind), key -> solved.index().situation(kind.start()).filter(start -> kind.ending().kind().isPresent())
+                .flatMap(start -> counted(start, kind)).filter(counts -> !counts.isEmpty()));
     }
 
-    private Optional<Counts> of(Id start, Ending ending, Optional<Id> reaction, Optional<Id> response) {
-        if (solved.index().situation(start).isEmpty() || ending.kind().isEmpty()) {
-            return Optional.empty();
+    private Optional<Counts> counted(Situation start, Tally.Kind kind) {
+        int place = solved.place(start.id());
+        if (!kind.nothing()) {
+            Optional<Reaction> noted = kind.reaction().flatMap(solved.index()::reaction);
+            return noted.isPresent() ? through(place, noted.get(), kind.response(), end(kind.ending())) : between(place, reachable(place, kind.ending()));
         }
-        List<?> key = List.of(start, ending, reaction, response);
-        Optional<Counts> known = found.get(key);
-        if (known == null) {
-            Optional<Reaction> noted = reaction.flatMap(solved.index()::reaction);
-            known = noted.isPresent() ? Optional.of(through(start, noted.get(), response, ending)) : between(start, end(ending));
-            found.put(key, known);
+        Optional<Clock> ran = start.clock().filter(clock -> kind.seconds().isPresent() && kind.ending().place().equals(Optional.of(clock.becomes())));
+        Counts counts = new Counts();
+        ran.ifPresent(clock -> counts.ran(start.id(), 1, kind.seconds().orElseThrow()));
+        Conditioned end = end(kind.ending());
+        double[] quietly = quietly(end);
+        if (quietly[place] > 0) {
+            quietly(counts, place, end, quietly, 1);
         }
-        return known;
+        return Optional.of(counts);
+    }
+
+    /** What was noted; or, where the map knows no way from there to it, any end that is out as well. */
+    private Conditioned reachable(int start, Ending ending) {
+        Conditioned exact = end(ending);
+        return exact.chance()[start] > 0 || !ending.isOut() ? exact
+                : chain(List.of(Ending.class), place -> kinds[place] != null && Ending.isOut(kinds[place]));
     }
 
     /** From the beginning to the end, nothing else being known; empty where there is no way. */
-    private Optional<Counts> between(Id start, Conditioned end) {
-        double reached = end.chance()[solved.place(start)];
+    private Optional<Counts> between(int start, Conditioned end) {
+        double reached = end.chance()[start];
         if (reached <= 0) {
             return Optional.empty();
         }
         Counts counts = new Counts();
-        double[] visits = end.chain().visits(solved.startsAt(Optional.of(start)));
+        count(counts, start, end, move -> end.chance()[move.landing()] / reached);
+        return Optional.of(counts);
+    }
+
+    /** Counts all that can happen from the beginning on, each as often as it is come to, by what it weighs. */
+    private void count(Counts counts, int start, Conditioned end, ToDoubleFunction<Move> weight) {
+        double[] visits = end.chain().visits(solved.startsAt(Optional.of(solved.placeId(start))));
         for (int s = 0; s < solved.game().situations; s++) {
             if (visits[s] > 0) {
-                Optional<Reaction> best = solved.best(s);
-                for (Branch branch : solved.branches(solved.placeId(s))) {
-                    count(counts, branch, best, visits[s] / reached * branch.share() * end.chance()[solved.place(branch.landing())]);
+                for (Move move : moves.get(s)) {
+                    count(counts, move, visits[s] * move.share() * weight.applyAsDouble(move));
                 }
+            }
+        }
+    }
+
+    /** Up to the noted answer, that answer as it was seen, and on to the end without another that got going; empty where it is not known there. */
+    private Optional<Counts> through(int start, Reaction reaction, Optional<Id> response, Conditioned end) {
+        int from = solved.place(reaction.from());
+        List<Move> ways = moves.get(from).stream().filter(Move::gotGoing)
+                .filter(move -> move.branch().response().orElseThrow().reaction().equals(reaction.id()))
+                .filter(move -> response.isEmpty() || move.branch().response().orElseThrow().response().equals(response.get())).toList();
+        if (ways.isEmpty()) {
+            return Optional.empty();
+        }
+        Counts counts = new Counts();
+        double[] coming = end.chain().visitsTo(from);
+        if (coming[start] > 0) {
+            count(counts, start, end, move -> coming[move.landing()] / coming[start]);
+        }
+        double[] quietly = quietly(end);
+        double all = ways.stream().mapToDouble(move -> move.share() * quietly[move.landing()]).sum();
+        double even = ways.stream().mapToDouble(Move::share).sum();
+        for (Move move : ways) {
+            count(counts, move, all > 0 ? move.share() * quietly[move.landing()] / all : move.share() / even);
+            if (all > 0 && quietly[move.landing()] > 0) {
+                quietly(counts, move.landing(), end, quietly, move.share() * quietly[move.landing()] / all);
             }
         }
         return Optional.of(counts);
     }
 
-    /** To where the noted answer is given, the answer itself as it was seen, and on to the end. */
-    private Counts through(Id start, Reaction reaction, Optional<Id> response, Ending ending) {
-        Conditioned end = end(ending);
-        Counts counts = new Counts();
-        if (!start.equals(reaction.from())) {
-            between(start, chain(List.of(ending, reaction.from()), place -> solved.placeId(place).equals(reaction.from()), end))
-                    .ifPresent(before -> counts.add(before, 1));
-        }
-        List<Branch> branches = solved.branches(reaction).stream()
-                .filter(branch -> response.isEmpty() || branch.response().filter(link -> link.response().equals(response.get())).isPresent()).toList();
-        double all = branches.stream().mapToDouble(branch -> weight(branch, end)).sum();
-        if (all <= 0) {
-            response.ifPresent(seen -> went(counts, new LinkRef(reaction.id(), seen), 1));
-            return counts;
-        }
-        for (Branch branch : branches) {
-            double share = weight(branch, end) / all;
-            if (share > 0) {
-                count(counts, branch, Optional.of(reaction), share);
-                if (branch.landing() != null && solved.place(branch.landing()) < solved.game().situations) {
-                    between(branch.landing(), end).ifPresent(after -> counts.add(after, share));
+    /** For every place the chance of coming to the end without anything that gets going. */
+    private double[] quietly(Conditioned end) {
+        return quiet.computeIfAbsent(end, one -> {
+            double[] chance = one.chance().clone();
+            for (int s = 0; s < solved.game().situations; s++) {
+                chance[s] = one.chain().ends(s) ? chance[s] : 0;
+            }
+            for (double moved = 1; moved > SETTLED;) {
+                moved = 0;
+                for (int s = 0; s < solved.game().situations; s++) {
+                    if (!one.chain().ends(s)) {
+                        double sum = moves.get(s).stream().filter(move -> !move.gotGoing()).mapToDouble(move -> move.share() * chance[move.landing()]).sum();
+                        moved = Math.max(moved, sum - chance[s]);
+                        chance[s] = sum;
+                    }
                 }
             }
-        }
-        return counts;
+            return chance;
+        });
     }
 
-    private double weight(Branch branch, Conditioned end) {
-        return branch.share() * end.chance()[solved.place(branch.landing())];
+    /** From a place on to the end without anything that gets going, so many times. */
+    private void quietly(Counts counts, int from, Conditioned end, double[] quietly, double times) {
+        double[] here = new double[solved.game().places];
+        here[from] = times;
+        for (double left = times; left > SETTLED;) {
+            double[] next = new double[here.length];
+            left = 0;
+            for (int s = 0; s < solved.game().situations; s++) {
+                if (here[s] > 0 && !end.chain().ends(s)) {
+                    for (Move move : moves.get(s)) {
+                        double come = move.gotGoing() ? 0 : here[s] * move.share() * quietly[move.landing()] / quietly[s];
+                        count(counts, move, come);
+                        next[move.landing()] += come;
+                        left += end.chain().ends(move.landing()) ? 0 : come;
+                    }
+                }
+            }
+            here = next;
+        }
     }
 
     /** Over in every place of the end's kind, or in the one that was noted. */
     private Conditioned end(Ending ending) {
         Optional<Id> noted = ending.place().filter(place -> solved.index().isPlace(place));
-        PlaceKind[] kinds = solved.kinds();
-        return chain(List.of(ending), noted.isPresent() ? place -> solved.placeId(place).equals(noted.get()) : place -> kinds[place] == ending.kind().get(),
-                null);
+        return chain(List.of(ending), noted.isPresent() ? place -> solved.placeId(place).equals(noted.get()) : place -> kinds[place] == ending.kind().get());
     }
 
-    /** @param also where it is over besides, without being wanted */
-    private Conditioned chain(List<?> key, IntPredicate wanted, Conditioned also) {
+    private Conditioned chain(List<?> key, IntPredicate wanted) {
         return chains.computeIfAbsent(key, k -> {
-            boolean[] ends = new boolean[solved.game().places];
-            boolean[] over = new boolean[ends.length];
-            for (int place = 0; place < ends.length; place++) {
-                ends[place] = wanted.test(place);
-                over[place] = ends[place] || also != null && also.chain().ends(place);
+            boolean[] over = new boolean[solved.game().places];
+            for (int place = 0; place < over.length; place++) {
+                over[place] = wanted.test(place);
             }
-            RoundChain chain = RoundChain.until(solved.game(), solved.solution(), over);
-            return new Conditioned(chain, chain.endingAt(ends));
+            RoundChain chain = RoundChain.mixed(solved.game(), solved.solution(), chosen, over);
+            return new Conditioned(chain, chain.endingAt(over));
         });
     }
 
-    private static void count(Counts counts, Branch branch, Optional<Reaction> reaction, double times) {
-        if (times <= 0) {
-            return;
-        }
-        switch (branch.cause()) {
-            case RESPONSE -> went(counts, branch.response().orElseThrow(), times);
-            case STUFFED -> counts.tried(reaction.orElseThrow().id(), times, 0);
-            case WAITED, TOO_SLOW -> {
-                // Nothing was tried in time.
+    private static void count(Counts counts, Move move, double times) {
+        if (times > 0 && move.tried().isPresent()) {
+            Id reaction = move.tried().get().id();
+            counts.chosen(reaction, times);
+            switch (move.branch().cause()) {
+                case RESPONSE -> {
+                    LinkRef link = move.branch().response().orElseThrow();
+                    counts.tried(reaction, times, times);
+                    counts.answered(link, times);
+                }
+                case STUFFED -> counts.tried(reaction, times, 0);
+                case WAITED, TOO_SLOW -> {
+                    // It was not tried in time.
+                }
             }
         }
-    }
-
-    private static void went(Counts counts, LinkRef link, double times) {
-        counts.tried(link.reaction(), times, times);
-        counts.answered(link, times);
     }
 }

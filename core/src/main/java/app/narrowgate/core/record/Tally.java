@@ -1,9 +1,11 @@
 package app.narrowgate.core.record;
 
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.odds.SolvedMap;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -11,34 +13,38 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.DoubleFunction;
-import app.narrowgate.core.map.Id;
-import app.narrowgate.core.odds.SolvedMap;
 
 /**
- * Counts what a record says of a map's figures. Evidence fades: half of it is left after {@link #HALF_LIFE} days, our estimate. A round
- * against somebody heavier or lighter is reckoned under that gap, and what the gap alone makes of it is taken off, to first order.
+ * Rounds that say the same of a map, counted together. Evidence fades: half of it is left after {@link #HALF_LIFE} days, our estimate.
  *
- * <p>Not for several threads. Cost: one chain for each kind of round, and one look-up a round.
+ * @param now when it was counted
+ * @param times how often there was each kind of round, the old ones counting less
  */
-public final class Tally {
+public record Tally(Instant now, Map<Kind, Double> times) {
 
     /** Days. */
     public static final double HALF_LIFE = 180;
 
     /** Gaps are told in steps of so many kilograms, so that rounds whose pairs differ by little are reckoned once. */
-    private static final double STEP = 5;
+    static final double STEP = 5;
 
-    private final DoubleFunction<SolvedMap> byGap;
-    private final Map<Double, ExpectedCounts> expected = new HashMap<>();
+    /**
+     * Rounds that count the same.
+     *
+     * @param gap weight gap in kilograms, in steps
+     * @param seconds where they may say how long a clock ran
+     */
+    public record Kind(double gap, Id start, Ending ending, Optional<Id> reaction, Optional<Id> response, boolean nothing,
+            Optional<Integer> seconds) {
 
-    /** Rounds that count the same. */
-    private record Kind(double gap, Id start, Ending ending, Optional<Id> reaction, Optional<Id> response, Optional<Integer> seconds) {
+        static Kind of(Event.Round round) {
+            return new Kind(Math.rint(round.gap().orElse(0.0) / STEP) * STEP + 0.0, round.start(), round.ending(), round.reaction(), round.response(),
+                    round.nothing(), round.ending().place().isPresent() ? round.seconds() : Optional.empty());
+        }
     }
 
-    /** @param byGap the map, solved under a weight gap in kilograms by what is believed at present */
-    public Tally(DoubleFunction<SolvedMap> byGap) {
-        this.byGap = byGap;
+    public Tally {
+        times = Map.copyOf(times);
     }
 
     /** Those that nobody has taken out, without the ones that take out. */
@@ -52,29 +58,22 @@ public final class Tally {
         return events.stream().filter(event -> !(event instanceof Event.Void) && !out.contains(event.id())).map(Event.class::cast).toList();
     }
 
+    /** Of rounds at {@code now}; one look-up a round. */
+    public static Tally of(Collection<Event.Round> rounds, Instant now) {
+        Map<Kind, Double> times = new LinkedHashMap<>();
+        rounds.forEach(round -> times.merge(Kind.of(round), left(round.at(), now), Double::sum));
+        return new Tally(now, times);
+    }
+
+    /** With one more round, which was just now. */
+    public Tally and(Event.Round round) {
+        Map<Kind, Double> more = new LinkedHashMap<>(times);
+        more.merge(Kind.of(round), left(round.at(), now), Double::sum);
+        return new Tally(now, more);
+    }
+
     /** What is left at {@code now} of the evidence of something that happened {@code at}, in (0,1]. */
     static double left(Instant at, Instant now) {
         return Math.pow(0.5, Math.max(0, Duration.between(at, now).toMinutes() / (24.0 * 60)) / HALF_LIFE);
-    }
-
-    /** What {@code rounds} count at {@code now}. */
-    public Counts of(Collection<Event.Round> rounds, Instant now) {
-        Map<Kind, Double> times = new LinkedHashMap<>();
-        Map<Kind, Event.Round> one = new HashMap<>();
-        for (Event.Round round : rounds) {
-            Kind kind = new Kind(Math.rint(round.gap().orElse(0.0) / STEP) * STEP, round.start(), round.ending(), round.reaction(), round.response(),
-                    round.ending().place().isPresent() ? round.seconds() : Optional.empty());
-            times.merge(kind, left(round.at(), now), Double::sum);
-            one.putIfAbsent(kind, round);
-        }
-        Counts counts = new Counts();
-        times.forEach((kind, weight) -> count(kind.gap(), one.get(kind)).ifPresent(counted -> counts.add(counted, weight)));
-        return counts;
-    }
-
-    private Optional<Counts> count(double gap, Event.Round round) {
-        ExpectedCounts reckoned = expected.computeIfAbsent(gap, one -> new ExpectedCounts(byGap.apply(one)));
-        Optional<Counts> counts = reckoned.of(round);
-        return gap == 0 ? counts : counts.map(one -> one.level(reckoned.solved()));
     }
 }

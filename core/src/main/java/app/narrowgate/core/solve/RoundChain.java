@@ -24,21 +24,34 @@ public final class RoundChain {
     private final AbsorbingChain chain;
     private final double[] neverEnding;
 
-    private RoundChain(Game game, Solution solution, boolean[] over) {
+    private RoundChain(Game game, Solution solution, double[] chosen, boolean[] over) {
         this.game = game;
         this.solution = solution;
         this.over = over;
         this.row = new int[game.places + 1];
         IntList to = new IntList();
-        double[] share = new double[2 * game.situations + game.landing.length];
+        double[] share = new double[2 * (game.situations + chosen.length) + game.landing.length];
         double[] values = solution.values();
         Branches branches = new Branches(game, values);
         for (int s = 0; s < game.situations; s++) {
             if (!over[s]) {
-                branches.of(s, solution.choice(s), (cause, response, landing, chance) -> {
-                    share[to.size()] = chance;
-                    to.add(landing);
-                });
+                boolean mixed = false;
+                for (int o = game.optionStart[s]; chosen.length > 0 && o < game.optionStart[s + 1]; o++) {
+                    double times = chosen[o];
+                    if (times > 0) {
+                        mixed = true;
+                        branches.of(s, o, (cause, response, landing, chance) -> {
+                            share[to.size()] = times * chance;
+                            to.add(landing);
+                        });
+                    }
+                }
+                if (!mixed) {
+                    branches.of(s, solution.choice(s), (cause, response, landing, chance) -> {
+                        share[to.size()] = chance;
+                        to.add(landing);
+                    });
+                }
             }
             row[s + 1] = to.size();
         }
@@ -65,16 +78,18 @@ public final class RoundChain {
      * @throws TangledException when its loops are too large to be solved
      */
     public static RoundChain of(Game game, Solution solution) {
-        return new RoundChain(game, solution, new boolean[game.places]);
+        return new RoundChain(game, solution, new double[0], new boolean[game.places]);
     }
 
     /**
-     * The same, over as soon as it comes to a place with {@code over[place]}.
+     * The chain of people who do not always choose the best.
      *
+     * @param chosen index option: how often it is chosen in its situation; where all of a situation are 0 the best is chosen, else they sum to 1
+     * @param over index place: where it is over as soon as it comes there
      * @throws TangledException when its loops are too large to be solved
      */
-    public static RoundChain until(Game game, Solution solution, boolean[] over) {
-        return new RoundChain(game, solution, over.clone());
+    public static RoundChain mixed(Game game, Solution solution, double[] chosen, boolean[] over) {
+        return new RoundChain(game, solution, chosen, over.clone());
     }
 
     /** True when the round is over at {@code place}. */
@@ -99,6 +114,13 @@ public final class RoundChain {
     /** For every place the chance that the round never ends; exactly 0 where it surely does. */
     public double[] neverEnding() {
         return neverEnding.clone();
+    }
+
+    /** For every place the expected number of times that {@code to} is gone on from, a round begun there: a column of the fundamental matrix. */
+    public double[] visitsTo(int to) {
+        double[] one = new double[game.places];
+        one[to] = ends(to) ? 0 : 1;
+        return chain.gathered(one, new double[game.places]);
     }
 
     /** Expected number of exchanges until the round ends, index place; infinite where it may never end. */

@@ -13,9 +13,11 @@ import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.odds.Rates;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
-import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 import org.junit.jupiter.api.Test;
 
@@ -27,6 +29,8 @@ class BeliefsTest {
     private static final Reaction ANSWER = INDEX.map().reactions().get(0);
     private static final Clock CLOCK = INDEX.situation(Id.of("pinned")).orElseThrow().clock().orElseThrow();
 
+    private static final SolvedMap WRITTEN = SolvedMap.of(INDEX, Setting.of(Id.of("even")));
+
     private static Counts seen() {
         Counts counts = new Counts();
         counts.tried(ANSWER.id(), 10, 9);
@@ -35,35 +39,35 @@ class BeliefsTest {
         return counts;
     }
 
-    private static UniformRandomProvider random(long seed) {
-        return new SplittableRandom(seed)::nextLong;
+
+    private static Evidence certain(Counts counts) {
+        return new Evidence(List.of(new Evidence.Kind(1, counts, true)));
     }
 
     @Test
     void nothingSeenLeavesWhatIsWritten() {
-        Beliefs beliefs = Beliefs.of(INDEX, new Counts());
+        Beliefs beliefs = Beliefs.of(WRITTEN);
         assertThat(beliefs.works(ANSWER)).isCloseTo(0.6, within(1e-12));
         assertThat(beliefs.weight(ANSWER, ANSWER.responses().get(0)) / beliefs.weight(ANSWER, ANSWER.responses().get(1))).isCloseTo(3, within(1e-12));
         assertThat(beliefs.seconds(CLOCK)).isCloseTo(5, within(1e-12));
-        SolvedMap written = SolvedMap.of(INDEX, Setting.of(Id.of("even")));
-        assertThat(written.by(beliefs).startWorth()).isCloseTo(written.startWorth(), within(1e-9));
+        assertThat(WRITTEN.by(beliefs).startWorth()).isCloseTo(WRITTEN.startWorth(), within(1e-9));
     }
 
     @Test
     void whatWasSeenComesToEightTrialsToTwelveAnswersAndToEightRuns() {
-        Beliefs beliefs = Beliefs.of(INDEX, seen());
+        Beliefs beliefs = Beliefs.of(WRITTEN).after(certain(seen()));
         assertThat(beliefs.going(ANSWER)).isEqualTo(new Beta(8 * 0.6 + 9, 8 * 0.4 + 1));
         assertThat(beliefs.weight(ANSWER, ANSWER.responses().get(0))).isCloseTo(9, within(1e-12));
         assertThat(beliefs.weight(ANSWER, ANSWER.responses().get(1))).isCloseTo(12, within(1e-12));
         assertThat(beliefs.seconds(CLOCK)).isCloseTo((8 * 5 + 32) / 12.0, within(1e-12));
-        Beliefs own = beliefs.of(seen());
+        Beliefs own = beliefs.asWritten().after(certain(seen()));
         assertThat(own.going(ANSWER)).isEqualTo(Beta.of(beliefs.works(ANSWER), 8).after(9, 1));
     }
 
     @Test
     void drawsAreThoseOfTheDistributions() {
-        Beliefs beliefs = Beliefs.of(INDEX, seen());
-        UniformRandomProvider random = random(5);
+        Beliefs beliefs = Beliefs.of(WRITTEN).after(certain(seen()));
+        SplittableRandom random = new SplittableRandom(5);
         int draws = 40_000;
         double[] works = new double[draws];
         double[] share = new double[draws];
@@ -94,11 +98,13 @@ class BeliefsTest {
     /** One link without a clock: the odds are a beta themselves. */
     @Test
     void theOddsOfOneLinkLieWhereItsOwnDistributionDoes() {
-        MapIndex one = MapIndex.of(new MapFixture().situation("pinned").reaction("pinned", 0.5, "win").map());
+        MapIndex one = MapIndex.of(new MapFixture().outcome("lost", PlaceKind.TAP).situation("pinned")
+                .reaction("pinned", 0.5, 0, Map.of(), Optional.of("lost"), "win").map());
+        SolvedMap written = SolvedMap.of(one, Setting.of(Id.of("win")));
         Counts counts = new Counts();
         counts.tried(Id.of("r1"), 12, 9);
-        Beliefs beliefs = Beliefs.of(one, counts);
-        DoubtfulOdds odds = DoubtfulOdds.of(SolvedMap.of(one, Setting.of(Id.of("win"))), beliefs, 20_000, 11);
+        Beliefs beliefs = Beliefs.of(written).after(certain(counts));
+        DoubtfulOdds odds = DoubtfulOdds.of(written, beliefs, 20_000, 11);
         BetaDistribution exact = BetaDistribution.of(4 + 9, 4 + 3);
         assertThat(odds.at(Id.of("pinned")).likely()).isCloseTo(13 / 20.0, within(1e-6));
         assertThat(odds.at(Id.of("pinned")).low()).isCloseTo(exact.inverseCumulativeProbability(0.05), within(0.005));
@@ -111,7 +117,7 @@ class BeliefsTest {
     @Test
     void whatIsCertainStaysSo() {
         assertThat(Beta.of(1, 8).quantile(0.05)).isEqualTo(1);
-        assertThat(Beta.of(0, 8).drawn(random(1))).isZero();
+        assertThat(Beta.of(0, 8).drawn(new SplittableRandom(1)::nextLong)).isZero();
         assertThat(Beta.of(1, 8).after(0, 2).mean()).isCloseTo(0.8, within(1e-12));
     }
 }

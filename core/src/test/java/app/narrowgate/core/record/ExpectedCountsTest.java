@@ -13,11 +13,11 @@ import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Random;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 
@@ -41,9 +41,13 @@ class ExpectedCountsTest {
                 .reaction("half", 0.5, 1, Map.of(), Optional.of("pinned"), "guard*2", "pinned*1").map()), Setting.of(Id.of("even")));
     }
 
-    private static Event.Round round(String start, PlaceKind kind, String reaction, String response) {
+    private static ExpectedCounts counting(SolvedMap solved) {
+        return new ExpectedCounts(solved, reaction -> 1);
+    }
+
+    static Event.Round round(String start, PlaceKind kind, String reaction, String response) {
         return new Event.Round(UUID.randomUUID(), Instant.EPOCH, new UUID(0, 1), Optional.empty(), Id.of(start), Optional.empty(), Ending.in(kind),
-                Optional.empty(), Optional.ofNullable(reaction).map(Id::of), Optional.ofNullable(response).map(Id::of), Optional.empty());
+                Optional.empty(), Optional.ofNullable(reaction).map(Id::of), Optional.ofNullable(response).map(Id::of), false, Optional.empty());
     }
 
     /** A way through: its chance, and where it ended. */
@@ -71,13 +75,13 @@ class ExpectedCountsTest {
     @Test
     void onAMapWithoutLoopsTheyAreThoseOfAllWaysToThatEnd() {
         SolvedMap solved = straight();
-        ExpectedCounts expected = new ExpectedCounts(solved);
+        ExpectedCounts expected = counting(solved);
         for (PlaceKind kind : List.of(OUT, PlaceKind.TAP)) {
             List<Way> ways = new ArrayList<>();
             ways(solved, Id.of("first"), 1, List.of(), List.of(), ways);
             ways.removeIf(way -> solved.kinds()[solved.place(way.end())] != kind);
             double all = ways.stream().mapToDouble(Way::chance).sum();
-            Counts counts = expected.of(round("first", kind, null, null)).orElseThrow();
+            Counts counts = counts(expected, round("first", kind, null, null));
             for (String reaction : List.of("r1", "r2", "r3")) {
                 double tries = ways.stream().mapToDouble(way -> way.chance() / all * way.tried().stream().filter(Id.of(reaction)::equals).count()).sum();
                 double going = ways.stream().mapToDouble(way -> way.chance() / all * way.branches().stream()
@@ -94,80 +98,93 @@ class ExpectedCountsTest {
 
     @Test
     void whatWasNotedCountsWhole() {
-        ExpectedCounts expected = new ExpectedCounts(straight());
-        Counts counts = expected.of(round("first", OUT, "r2", "r2-1")).orElseThrow();
+        ExpectedCounts expected = counting(straight());
+        Counts counts = counts(expected, round("first", OUT, "r2", "r2-1"));
         assertThat(counts.tries(Id.of("r2"))).isEqualTo(1);
         assertThat(counts.going(Id.of("r2"))).isEqualTo(1);
         assertThat(counts.answers(new LinkRef(Id.of("r2"), Id.of("r2-1")))).isEqualTo(1);
         assertThat(counts.tries(Id.of("r1"))).as("one came to the second place only by the first").isCloseTo(1, within(1e-12));
         assertThat(counts.answers(new LinkRef(Id.of("r1"), Id.of("r1-1")))).as("had that come, they would have been out").isZero();
         assertThat(counts.tries(Id.of("r3"))).isZero();
-        Counts half = expected.of(round("second", OUT, "r2", null)).orElseThrow();
+        Counts half = counts(expected, round("second", OUT, "r2", null));
         assertThat(half.tries(Id.of("r2"))).isCloseTo(1, within(1e-12));
-        assertThat(half.going(Id.of("r2"))).as("it may have been stuffed, and the last one got them out").isBetween(0.5, 0.99);
-        assertThat(half.tries(Id.of("r3"))).isCloseTo(1 - half.answers(new LinkRef(Id.of("r2"), Id.of("r2-1"))), within(1e-12));
+        assertThat(half.going(Id.of("r2"))).isCloseTo(1, within(1e-12));
+        assertThat(half.answers(new LinkRef(Id.of("r2"), Id.of("r2-1")))).as("nothing else got going, so it led out").isCloseTo(1, within(1e-12));
+        assertThat(half.tries(Id.of("r3"))).isZero();
     }
 
     @Test
     void onAMapWithLoopsTheyAreThoseOfManyRoundsToThatEnd() {
         SolvedMap solved = looping();
-        Random random = new Random(7);
-        Map<PlaceKind, Map<Id, double[]>> seen = new HashMap<>();
-        Map<PlaceKind, Integer> ended = new HashMap<>();
-        for (int roll = 0; roll < 200_000; roll++) {
-            Map<Id, double[]> here = new HashMap<>();
-            Id at = Id.of("pinned");
-            for (List<Branch> next = solved.branches(at); !next.isEmpty(); next = solved.branches(at)) {
-                double left = random.nextDouble();
-                int i = 0;
-                while (i < next.size() - 1 && left >= next.get(i).share()) {
-                    left -= next.get(i++).share();
-                }
-                Branch branch = next.get(i);
-                double[] both = here.computeIfAbsent(solved.best(solved.place(at)).orElseThrow().id(), id -> new double[2]);
-                both[0] += branch.cause() == Branch.Cause.RESPONSE || branch.cause() == Branch.Cause.STUFFED ? 1 : 0;
-                both[1] += branch.cause() == Branch.Cause.RESPONSE ? 1 : 0;
-                at = branch.landing();
-                if (solved.place(at) >= solved.game().situations) {
-                    break;
-                }
-            }
-            PlaceKind kind = solved.kinds()[solved.place(at)];
-            ended.merge(kind, 1, Integer::sum);
-            here.forEach((id, both) -> {
-                double[] sum = seen.computeIfAbsent(kind, k -> new HashMap<>()).computeIfAbsent(id, i -> new double[2]);
-                sum[0] += both[0];
-                sum[1] += both[1];
-            });
+        Mat mat = new Mat(solved, 7);
+        Map<PlaceKind, List<Counts>> seen = new HashMap<>();
+        for (int roll = 0; roll < 100_000; roll++) {
+            mat.roll(Id.of("pinned")).ifPresent(rolled -> seen.computeIfAbsent(rolled.kind(), kind -> new ArrayList<>()).add(rolled.counts()));
         }
-        ExpectedCounts expected = new ExpectedCounts(solved);
-        assertThat(ended.keySet()).contains(OUT, PlaceKind.TAP);
-        seen.forEach((kind, sums) -> {
-            Counts counts = expected.of(round("pinned", kind, null, null)).orElseThrow();
-            sums.forEach((id, both) -> {
-                assertThat(counts.tries(id)).as("%s to %s", id, kind).isCloseTo(both[0] / ended.get(kind), within(0.02));
-                assertThat(counts.going(id)).isCloseTo(both[1] / ended.get(kind), within(0.02));
-            });
+        ExpectedCounts expected = counting(solved);
+        assertThat(seen.keySet()).contains(OUT, PlaceKind.TAP);
+        seen.forEach((kind, rounds) -> {
+            Counts counts = counts(expected, round("pinned", kind, null, null));
+            for (Id id : List.of(Id.of("r1"), Id.of("r2"))) {
+                isTheMeanOf(rounds.stream().mapToDouble(round -> round.tries(id)).toArray(), counts.tries(id));
+                isTheMeanOf(rounds.stream().mapToDouble(round -> round.going(id)).toArray(), counts.going(id));
+            }
         });
     }
 
     @Test
+    void soAreThoseOfManyRoundsWhoseLastAnswerWasNoted() {
+        SolvedMap solved = looping();
+        Mat mat = new Mat(solved, 9);
+        Map<List<?>, List<Counts>> seen = new HashMap<>();
+        for (int roll = 0; roll < 100_000; roll++) {
+            mat.roll(Id.of("pinned")).filter(rolled -> rolled.last().isPresent())
+                    .ifPresent(rolled -> seen.computeIfAbsent(List.of(rolled.kind(), rolled.last().get()), key -> new ArrayList<>()).add(rolled.counts()));
+        }
+        ExpectedCounts expected = counting(solved);
+        assertThat(seen).as("out by the second; tapped after any of the others").hasSize(4);
+        seen.forEach((key, rounds) -> {
+            LinkRef last = (LinkRef) key.get(1);
+            Counts counts = counts(expected, round("pinned", (PlaceKind) key.get(0), last.reaction().value(), last.response().value()));
+            for (Id id : List.of(Id.of("r1"), Id.of("r2"))) {
+                isTheMeanOf(rounds.stream().mapToDouble(round -> round.tries(id)).toArray(), counts.tries(id));
+                isTheMeanOf(rounds.stream().mapToDouble(round -> round.going(id)).toArray(), counts.going(id));
+            }
+        });
+    }
+
+    /** Within five standard errors. */
+    private static void isTheMeanOf(double[] seen, double expected) {
+        double mean = Arrays.stream(seen).average().orElseThrow();
+        double variance = Arrays.stream(seen).map(one -> (one - mean) * (one - mean)).average().orElseThrow();
+        assertThat(seen.length).isGreaterThan(1000);
+        assertThat(expected).isCloseTo(mean, within(5 * Math.sqrt(variance / seen.length)));
+    }
+
+    private static Counts counts(ExpectedCounts expected, Event.Round round) {
+        return expected.of(Tally.Kind.of(round)).orElseThrow();
+    }
+
+    @Test
     void whatCannotBeCountsNothing() {
-        ExpectedCounts expected = new ExpectedCounts(straight());
-        assertThat(expected.of(round("nowhere", OUT, null, null))).isEmpty();
-        assertThat(expected.of(round("first", PlaceKind.STANDING, null, null))).as("no way leads there").isEmpty();
+        ExpectedCounts expected = counting(straight());
+        assertThat(expected.of(Tally.Kind.of(round("nowhere", OUT, null, null)))).isEmpty();
+        assertThat(expected.of(Tally.Kind.of(round("first", PlaceKind.TURTLE, null, null)))).as("no way leads there").isEmpty();
+        assertThat(counts(expected, round("first", PlaceKind.STANDING, null, null)).tries(Id.of("r1")))
+                .as("no way leads there, but it is out all the same").isEqualTo(counts(expected, round("first", OUT, null, null)).tries(Id.of("r1")));
         Event.Round held = round("first", OUT, null, null);
-        assertThat(expected.of(new Event.Round(held.id(), held.at(), held.person(), held.partner(), held.start(), held.side(), Ending.STILL_HELD,
-                held.seconds(), held.reaction(), held.response(), held.gap()))).isEmpty();
+        assertThat(expected.of(Tally.Kind.of(new Event.Round(held.id(), held.at(), held.person(), held.partner(), held.start(), held.side(), Ending.STILL_HELD,
+                held.seconds(), held.reaction(), held.response(), false, held.gap())))).isEmpty();
     }
 
     @Test
     void aClockThatRanOutIsSeenAsSuch() {
         Event.Round one = round("pinned", PlaceKind.TAP, null, null);
-        Counts counts = new ExpectedCounts(looping()).of(new Event.Round(one.id(), one.at(), one.person(), one.partner(), one.start(), one.side(),
-                new Ending(Optional.of(PlaceKind.TAP), Optional.of(Id.of("tap"))), Optional.of(8), one.reaction(), one.response(), one.gap())).orElseThrow();
+        Counts counts = counts(counting(looping()), new Event.Round(one.id(), one.at(), one.person(), one.partner(), one.start(), one.side(),
+                new Ending(Optional.of(PlaceKind.TAP), Optional.of(Id.of("tap"))), Optional.of(8), one.reaction(), one.response(), true, one.gap()));
         assertThat(counts.runs(Id.of("pinned"))).isEqualTo(1);
         assertThat(counts.seconds(Id.of("pinned"))).isEqualTo(8);
-        assertThat(counts.tries(Id.of("r1"))).isZero();
+        assertThat(counts.tries(Id.of("r1"))).as("it may have been stuffed before").isPositive();
+        assertThat(counts.going(Id.of("r1"))).isZero();
     }
 }

@@ -1,0 +1,50 @@
+package app.narrowgate.core.record;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/** What a record says of a map's figures. */
+public record Evidence(List<Kind> kinds) {
+
+    /**
+     * Rounds that say the same.
+     *
+     * @param times how many, the old ones counting less
+     * @param counts what happened in one of them
+     * @param whole true where that is sure; false where it is what is to be expected
+     */
+    record Kind(double times, Counts counts, boolean whole) {
+    }
+
+    public Evidence {
+        kinds = List.copyOf(kinds);
+    }
+
+    /** Nothing at all. */
+    public static Evidence none() {
+        return new Evidence(List.of());
+    }
+
+    /** What surely happened. */
+    Counts sure() {
+        return sum(true);
+    }
+
+    /** What is to be expected besides. */
+    Counts reckoned() {
+        return sum(false);
+    }
+
+    private Counts sum(boolean whole) {
+        Counts all = new Counts();
+        kinds.stream().filter(kind -> kind.whole() == whole).forEach(kind -> all.add(kind.counts(), kind.times()));
+        return all;
+    }
+
+    /** With more. */
+    Evidence and(Evidence other) {
+        List<Kind> all = new ArrayList<>(kinds);
+        all.addAll(other.kinds());
+        return new Evidence(all);
+    }
+}
