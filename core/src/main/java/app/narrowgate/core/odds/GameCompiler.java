@@ -134,9 +134,13 @@ final class GameCompiler {
         int o = options - 1;
         Reaction reaction = index.map().reactions().get(optionReaction[o]);
         rate(s, whole.options(s));
-        double total = reaction.responses().stream().mapToDouble(r -> conditions.weight(reaction, r)).sum();
+        double total = 0;
         for (int i = responseStart[o]; i < responses; i++) {
-            chance[i] = conditions.weight(reaction, reaction.responses().get(i - responseStart[o])) / total;
+            chance[i] = conditions.weight(reaction, reaction.responses().get(i - responseStart[o]));
+            total += chance[i];
+        }
+        for (int i = responseStart[o]; i < responses; i++) {
+            chance[i] /= total;
         }
     }
 

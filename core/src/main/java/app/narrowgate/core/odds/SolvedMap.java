@@ -43,12 +43,16 @@ public final class SolvedMap {
     private volatile RoundChain chain;
 
     private SolvedMap(MapIndex index, Conditions conditions, Rates rates, Game game, Map<Id, Integer> places) {
+        this(index, conditions, rates, game, places, IntervalIterationSolver.solve(game));
+    }
+
+    private SolvedMap(MapIndex index, Conditions conditions, Rates rates, Game game, Map<Id, Integer> places, Solution solution) {
         this.index = index;
         this.setting = conditions.setting();
         this.rates = rates;
         this.conditions = conditions;
         this.game = game;
-        this.solution = IntervalIterationSolver.solve(game);
+        this.solution = solution;
         this.branches = new Branches(game, solution.values());
         this.places = places;
     }
@@ -118,6 +122,17 @@ public final class SolvedMap {
     public SolvedMap by(Rates others) {
         Conditions same = conditions.by(others);
         return new SolvedMap(index, same, others, GameCompiler.rated(this, same), places).converged();
+    }
+
+    /**
+     * The same, no more exactly than to {@code gap}: for very many figures in a row, of which none is looked at closely.
+     *
+     * @throws NotConvergedException when the bounds did not meet
+     */
+    public SolvedMap by(Rates others, double gap) {
+        Conditions same = conditions.by(others);
+        Game rated = GameCompiler.rated(this, same);
+        return new SolvedMap(index, same, others, rated, places, IntervalIterationSolver.solveWithin(rated, gap)).converged();
     }
 
     /** The map's index. */

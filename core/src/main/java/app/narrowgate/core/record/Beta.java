@@ -3,6 +3,7 @@ package app.narrowgate.core.record;
 import app.narrowgate.core.check.Range;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.statistics.distribution.BetaDistribution;
+import org.apache.commons.statistics.distribution.ContinuousDistribution;
 
 /**
  * What is believed of a chance: a beta distribution. One that is sure has a side that is 0.
@@ -53,8 +54,12 @@ public record Beta(double yes, double no) {
         return isSure() ? mean() : BetaDistribution.of(yes, no).inverseCumulativeProbability(p);
     }
 
-    /** A chance as it may be. */
-    double drawn(UniformRandomProvider random) {
-        return isSure() ? mean() : BetaDistribution.of(yes, no).createSampler(random).sample();
+    /** Draws chances as they may be. */
+    Together.Sampler sampler(UniformRandomProvider random) {
+        if (isSure()) {
+            return this::mean;
+        }
+        ContinuousDistribution.Sampler sampler = BetaDistribution.of(yes, no).createSampler(random);
+        return sampler::sample;
     }
 }

@@ -88,6 +88,14 @@ public final class Counts {
         add(clocks, situation, times, seconds);
     }
 
+    /** With what rounds of a kind counted. */
+    Counts and(Evidence.Kind kind) {
+        Counts more = new Counts();
+        more.add(this, 1);
+        more.add(kind.counts(), kind.times());
+        return more;
+    }
+
     /** Adds {@code weight} times what {@code other} counted. */
     void add(Counts other, double weight) {
         other.choices.forEach((id, times) -> chosen(id, weight * times));

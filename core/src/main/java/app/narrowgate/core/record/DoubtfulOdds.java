@@ -1,9 +1,13 @@
 package app.narrowgate.core.record;
 
 import app.narrowgate.core.map.Id;
+import app.narrowgate.core.odds.Rates;
 import app.narrowgate.core.odds.SolvedMap;
 import java.util.Arrays;
+import java.util.List;
 import java.util.SplittableRandom;
+import java.util.function.Supplier;
+import java.util.stream.IntStream;
 
 /**
  * The odds of a map by what is believed of its figures, and how sure they are: figures are drawn from the beliefs many times, and the map
@@ -15,6 +19,12 @@ public final class DoubtfulOdds {
     public static final int DRAWS = 400;
 
     private static final double OUTSIDE = 0.05;
+
+    /** How exactly a draw is solved: far below what one draw differs from the next. */
+    private static final double GAP = 1e-3;
+
+    /** Draws are made in so many streams of random numbers, whichever thread makes them: the same seed, the same odds. */
+    private static final int STREAMS = 8;
 
     private final SolvedMap likely;
     /** {@code worth[place]}: what it is worth in each draw, ascending; behind the places, the starts. */
@@ -31,18 +41,22 @@ public final class DoubtfulOdds {
      * @param draws how many, at least 20
      */
     public static DoubtfulOdds of(SolvedMap map, Beliefs beliefs, int draws, long seed) {
-        SplittableRandom random = new SplittableRandom(seed);
         SolvedMap likely = map.by(beliefs);
         int places = likely.game().places;
         double[] starts = likely.starts();
         double[][] worth = new double[places + 1][draws];
-        for (int draw = 0; draw < draws; draw++) {
-            SolvedMap one = likely.by(beliefs.drawn(random));
-            for (int place = 0; place < places; place++) {
-                worth[place][draw] = one.solution().value(place);
+        SplittableRandom random = new SplittableRandom(seed);
+        List<SplittableRandom> streams = IntStream.range(0, STREAMS).mapToObj(stream -> random.split()).toList();
+        IntStream.range(0, STREAMS).parallel().forEach(stream -> {
+            Supplier<Rates> drawing = beliefs.drawing(streams.get(stream));
+            for (int draw = stream; draw < draws; draw += STREAMS) {
+                SolvedMap one = likely.by(drawing.get(), GAP);
+                for (int place = 0; place < places; place++) {
+                    worth[place][draw] = one.solution().value(place);
+                }
+                worth[places][draw] = one.startWorth(starts);
             }
-            worth[places][draw] = one.startWorth(starts);
-        }
+        });
         Arrays.stream(worth).forEach(Arrays::sort);
         return new DoubtfulOdds(likely, worth);
     }

@@ -42,9 +42,9 @@ public record Evidence(List<Kind> kinds) {
     }
 
     /** With more. */
-    Evidence and(Evidence other) {
+    Evidence and(Kind more) {
         List<Kind> all = new ArrayList<>(kinds);
-        all.addAll(other.kinds());
+        all.add(more);
         return new Evidence(all);
     }
 }

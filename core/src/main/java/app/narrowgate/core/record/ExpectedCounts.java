@@ -108,6 +108,29 @@ final class ExpectedCounts {
                 .flatMap(start -> counted(start, kind)).filter(counts -> !counts.isEmpty()));
     }
 
+    /**
+     * What rounds count in all, so many of each kind. Those of which only beginning and end are known are reckoned at once for all beginnings,
+     * as what is expected is linear in where rounds begin.
+     */
+    Counts sum(Map<Tally.Kind, Double> times) {
+        Counts all = new Counts();
+        Map<Conditioned, double[]> begun = new IdentityHashMap<>();
+        times.forEach((kind, many) -> {
+            boolean ended = solved.index().situation(kind.start()).isPresent() && kind.ending().kind().isPresent();
+            if (ended && !kind.nothing() && kind.reaction().flatMap(solved.index()::reaction).isEmpty()) {
+                int start = solved.place(kind.start());
+                Conditioned end = reachable(start, kind.ending());
+                if (end.chance()[start] > 0) {
+                    begun.computeIfAbsent(end, one -> new double[solved.game().places])[start] += many / end.chance()[start];
+                }
+            } else {
+                of(kind).ifPresent(counts -> all.add(counts, many));
+            }
+        });
+        begun.forEach((end, starts) -> count(all, starts, end, move -> end.chance()[move.landing()]));
+        return all;
+    }
+
     private Optional<Counts> counted(Situation start, Tally.Kind kind) {
         int place = solved.place(start.id());
         if (!kind.nothing()) {
@@ -145,7 +168,11 @@ final class ExpectedCounts {
 
     /** Counts all that can happen from the beginning on, each as often as it is come to, by what it weighs. */
     private void count(Counts counts, int start, Conditioned end, ToDoubleFunction<Move> weight) {
-        double[] visits = end.chain().visits(solved.startsAt(Optional.of(solved.placeId(start))));
+        count(counts, solved.startsAt(Optional.of(solved.placeId(start))), end, weight);
+    }
+
+    private void count(Counts counts, double[] starts, Conditioned end, ToDoubleFunction<Move> weight) {
+        double[] visits = end.chain().visits(starts);
         for (int s = 0; s < solved.game().situations; s++) {
             if (visits[s] > 0) {
                 for (Move move : moves.get(s)) {

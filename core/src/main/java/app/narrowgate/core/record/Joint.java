@@ -1,7 +1,5 @@
 package app.narrowgate.core.record;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.SplittableRandom;
 import org.ojalgo.matrix.decomposition.Cholesky;
 import org.ojalgo.matrix.store.MatrixStore;
@@ -16,7 +14,8 @@ import org.ojalgo.matrix.store.R064Store;
  * each kind of round, the outer product of the score of its figures, which is what was expected less what would have been expected without
  * knowing the end (Louis 1982, on the information that is missing in EM; Berndt, Hall, Hall and Hausman 1974, on the outer product). A draw
  * starts from a draw of what was believed before, which need not be normal, and is pulled as the rounds pull (randomised maximum likelihood;
- * Oliver, He and Reynolds 1996): where no round speaks, it stays as it was drawn. Cost: O(n³) once and O(n² + n·kinds) a draw.
+ * Oliver, He and Reynolds 1996): where no round speaks, it stays as it was drawn. Cost: O(n³ + n²·kinds) once and O(n² + n·kinds) a draw, for n
+ * figures.
  */
 final class Joint {
 
@@ -31,10 +30,10 @@ final class Joint {
      * @param before index figure: 1 over the variance of what was believed before, above 0
      * @param scores a row for each kind of round, index figure, times the root of how many there were
      */
-    Joint(double[] before, List<double[]> scores) {
+    Joint(double[] before, double[][] scores) {
         this.before = before;
-        this.scores = scores.toArray(double[][]::new);
-        this.variance = scores.isEmpty() ? null : inverse();
+        this.scores = scores;
+        this.variance = inverse();
     }
 
     private double[][] inverse() {
@@ -42,63 +41,33 @@ final class Joint {
         double[][] information = new double[n][n];
         for (double[] score : scores) {
             for (int i = 0; i < n; i++) {
-                if (score[i] != 0) {
-                    for (int j = 0; j < n; j++) {
-                        information[i][j] += score[i] * score[j];
+                double one = score[i];
+                if (one != 0) {
+                    double[] row = information[i];
+                    for (int j = 0; j <= i; j++) {
+                        row[j] += one * score[j];
                     }
                 }
             }
         }
         for (int i = 0; i < n; i++) {
+            for (int j = 0; j < i; j++) {
+                information[j][i] = information[i][j];
+            }
             information[i][i] += before[i];
+        }
+        if (n == 0) {
+            return information;
         }
         Cholesky<Double> cholesky = Cholesky.R064.make(n, n);
         cholesky.decompose(R064Store.FACTORY.rows(information));
         MatrixStore<Double> inverse = cholesky.getInverse();
-        double[][] all = new double[n][n];
-        for (int i = 0; i < n; i++) {
-            for (int j = 0; j < n; j++) {
-                all[i][j] = inverse.doubleValue(i, j);
-            }
-        }
-        return all;
-    }
-
-    /** How many figures. */
-    int size() {
-        return before.length;
+        return inverse.toRawCopy2D();
     }
 
     /** What is left of the variance of a figure. */
     double variance(int figure) {
-        return variance == null ? 1 / before[figure] : variance[figure][figure];
-    }
-
-    /** How far {@code along}, index figure, may be off: the variance of that sum of the figures. */
-    double variance(double[] along) {
-        double sum = 0;
-        for (int i = 0; i < along.length; i++) {
-            sum += along[i] == 0 ? 0 : along[i] * times(along, i);
-        }
-        return sum;
-    }
-
-    private double times(double[] vector, int row) {
-        if (variance == null) {
-            return vector[row] / before[row];
-        }
-        double sum = 0;
-        for (int j = 0; j < vector.length; j++) {
-            sum += variance[row][j] * vector[j];
-        }
-        return sum;
-    }
-
-    /** The same with more rounds. */
-    Joint and(List<double[]> more) {
-        List<double[]> all = new ArrayList<>(List.of(scores));
-        all.addAll(more);
-        return new Joint(before, all);
+        return variance[figure][figure];
     }
 
     /**
@@ -107,22 +76,25 @@ final class Joint {
      * @param drawn index figure: how far a draw of what was believed before lies from its mean
      */
     double[] drawn(double[] drawn, SplittableRandom random) {
-        if (variance == null) {
-            return drawn;
-        }
-        double[] pull = new double[drawn.length];
-        for (int i = 0; i < pull.length; i++) {
+        int n = drawn.length;
+        double[] pull = new double[n];
+        for (int i = 0; i < n; i++) {
             pull[i] = before[i] * drawn[i];
         }
         for (double[] score : scores) {
             double noise = random.nextGaussian();
-            for (int i = 0; i < pull.length; i++) {
+            for (int i = 0; i < n; i++) {
                 pull[i] += noise * score[i];
             }
         }
-        double[] off = new double[pull.length];
-        for (int i = 0; i < off.length; i++) {
-            off[i] = times(pull, i);
+        double[] off = new double[n];
+        for (int i = 0; i < n; i++) {
+            double sum = 0;
+            double[] row = variance[i];
+            for (int j = 0; j < n; j++) {
+                sum += row[j] * pull[j];
+            }
+            off[i] = sum;
         }
         return off;
     }

@@ -7,6 +7,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
 
 /**
  * Learns a map's figures from rounds. A round against somebody heavier or lighter is reckoned under that gap, and what the gap alone makes of
@@ -19,8 +21,8 @@ import java.util.Map;
  */
 public final class Learner {
 
-    private static final int TURNS = 40;
-    private static final double STILL = 0.0005;
+    private static final int TURNS = 25;
+    private static final double STILL = 0.001;
 
     private final SolvedMap written;
     private final Map<Double, SolvedMap> byGap = new HashMap<>();
@@ -45,30 +47,52 @@ public final class Learner {
         Beliefs before = group.asWritten();
         Beliefs now = before;
         for (int turn = 0; turn < TURNS; turn++) {
-            Beliefs next = before.after(evidence(now, own));
+            Beliefs next = before.after(sum(now, own));
             boolean still = moved(now, next) < STILL;
             now = next;
             if (still) {
                 break;
             }
         }
-        return now;
+        return before.after(evidence(now, own), sum(now, own));
     }
 
     /** What is believed after one more round: one turn, from what is believed. */
     public Beliefs another(Beliefs now, Event.Round round) {
-        return now.after(now.evidence().and(evidence(now, new Tally(round.at(), Map.of(Tally.Kind.of(round), 1.0)))));
+        Tally.Kind kind = Tally.Kind.of(round);
+        return evidence(new ExpectedCounts(under(kind.gap()).by(now), now::chosen), kind, 1).map(now::and).orElse(now);
     }
 
-    private Evidence evidence(Beliefs now, Tally tally) {
-        Map<Double, ExpectedCounts> expected = new HashMap<>();
-        List<Evidence.Kind> kinds = new ArrayList<>();
-        tally.times().forEach((kind, times) -> {
-            ExpectedCounts reckoned = expected.computeIfAbsent(kind.gap(), gap -> new ExpectedCounts(under(gap).by(now), now::chosen));
-            reckoned.of(kind).ifPresent(counts ->
-                    kinds.add(new Evidence.Kind(times, kind.gap() == 0 ? counts : counts.level(reckoned.solved()), counts.isWhole())));
+    private Counts sum(Beliefs now, Tally tally) {
+        Counts all = new Counts();
+        byGap(tally).forEach((gap, kinds) -> {
+            ExpectedCounts reckoned = new ExpectedCounts(under(gap).by(now), now::chosen);
+            Counts sum = reckoned.sum(kinds);
+            all.add(gap == 0 ? sum : sum.level(reckoned.solved()), 1);
         });
-        return new Evidence(kinds);
+        return all;
+    }
+
+    private static Map<Double, Map<Tally.Kind, Double>> byGap(Tally tally) {
+        Map<Double, Map<Tally.Kind, Double>> byGap = new TreeMap<>();
+        tally.times().forEach((kind, times) -> byGap.computeIfAbsent(kind.gap(), gap -> new HashMap<>()).put(kind, times));
+        return byGap;
+    }
+
+    /** How sure rounds make it: those of which little is known are taken for rounds of even pairs. */
+    private Evidence evidence(Beliefs now, Tally tally) {
+        Map<Tally.Kind, Double> alike = new HashMap<>();
+        tally.times().forEach((kind, times) -> alike.merge(kind.isNoted() ? kind : kind.even(), times, Double::sum));
+        List<Evidence.Kind> all = new ArrayList<>();
+        byGap(new Tally(tally.now(), alike)).forEach((gap, kinds) -> {
+            ExpectedCounts reckoned = new ExpectedCounts(under(gap).by(now), now::chosen);
+            kinds.forEach((kind, times) -> evidence(reckoned, kind, times).ifPresent(all::add));
+        });
+        return new Evidence(all);
+    }
+
+    private static Optional<Evidence.Kind> evidence(ExpectedCounts reckoned, Tally.Kind kind, double times) {
+        return reckoned.of(kind).map(counts -> new Evidence.Kind(times, kind.gap() == 0 ? counts : counts.level(reckoned.solved()), counts.isWhole()));
     }
 
     private SolvedMap under(double gap) {

@@ -26,7 +26,7 @@ public record Tally(Instant now, Map<Kind, Double> times) {
     public static final double HALF_LIFE = 180;
 
     /** Gaps are told in steps of so many kilograms, so that rounds whose pairs differ by little are reckoned once. */
-    static final double STEP = 5;
+    public static final double STEP = 10;
 
     /**
      * Rounds that count the same.
@@ -36,6 +36,16 @@ public record Tally(Instant now, Map<Kind, Double> times) {
      */
     public record Kind(double gap, Id start, Ending ending, Optional<Id> reaction, Optional<Id> response, boolean nothing,
             Optional<Integer> seconds) {
+
+        /** True where more is known than the beginning and the end. */
+        boolean isNoted() {
+            return nothing || reaction.isPresent();
+        }
+
+        /** The same of an even pair. */
+        Kind even() {
+            return new Kind(0, start, ending, reaction, response, nothing, seconds);
+        }
 
         static Kind of(Event.Round round) {
             return new Kind(Math.rint(round.gap().orElse(0.0) / STEP) * STEP + 0.0, round.start(), round.ending(), round.reaction(), round.response(),

@@ -25,6 +25,7 @@ public enum Right implements Coded {
     SEE_PEOPLE("see the roster: names, levels, weights, who trains", OWNER, INSTRUCTOR, ASSISTANT),
     READ_CLASSES("read the plans of classes and who works with whom", OWNER, INSTRUCTOR, ASSISTANT),
     RUN_CLASSES("run classes on the mat and make links for screens and clickers", OWNER, INSTRUCTOR, ASSISTANT),
+    KEEP_RECORD("log what happens on the mat, and read what the gym's record says", OWNER, INSTRUCTOR, ASSISTANT),
     PLAN_CLASSES("plan classes, change and remove them", OWNER, INSTRUCTOR),
     EDIT_MAPS("change maps, take changes back, begin and put away maps, read files in", OWNER, INSTRUCTOR),
     KEEP_DRILLS("keep drills in the gym's library and remove them", OWNER, INSTRUCTOR),

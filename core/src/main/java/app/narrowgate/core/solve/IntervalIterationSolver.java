@@ -44,6 +44,7 @@ public final class IntervalIterationSolver {
     private final Game game;
     private final Moves moves;
     private final int mostSweeps;
+    private final double gap;
     private final double[] lower;
     private final double[] upper;
     private final int[] choice;
@@ -52,7 +53,8 @@ public final class IntervalIterationSolver {
     private final WorkBudget budget = new WorkBudget(MOST_WORK);
     private int sweeps;
 
-    private IntervalIterationSolver(Game game, int mostSweeps) {
+    private IntervalIterationSolver(Game game, int mostSweeps, double gap) {
+        this.gap = gap;
         this.game = game;
         this.moves = Moves.of(game);
         this.mostSweeps = mostSweeps;
@@ -70,14 +72,21 @@ public final class IntervalIterationSolver {
 
     /** Solves with a limit of {@code mostSweeps} a component. */
     public static Solution solve(Game game, int mostSweeps) {
-        return new IntervalIterationSolver(game, mostSweeps).solve();
+        return new IntervalIterationSolver(game, mostSweeps, GAP).solve();
+    }
+
+    /**
+     * Solves no more exactly than is asked for: a solution that has converged has no gap above {@code gap}, at least {@link #GAP}.
+     */
+    public static Solution solveWithin(Game game, double gap) {
+        return new IntervalIterationSolver(game, 1_000_000, gap).solve();
     }
 
     private Solution solve() {
         Components components = components();
         Arrays.fill(upper, 0, game.situations, 1);
         Arrays.fill(choice, NONE);
-        double own = Math.max(LEAST_OWN_GAP, Math.min(OWN_GAP, 0.5 * GAP / Math.max(1, components.count())));
+        double own = Math.max(LEAST_OWN_GAP, Math.min(gap > GAP ? gap : OWN_GAP, 0.5 * gap / Math.max(1, components.count())));
         for (int c = 0; c < components.count(); c++) {
             int from = components.start()[c];
             int to = components.start()[c + 1];
@@ -89,7 +98,7 @@ public final class IntervalIterationSolver {
                 iterate(members, outerGap(members, components.of(), c) + own);
             }
         }
-        return new Solution(lower, upper, choices(), sweeps, widest() <= GAP);
+        return new Solution(lower, upper, choices(), sweeps, widest() <= gap);
     }
 
     private Choice[] choices() {

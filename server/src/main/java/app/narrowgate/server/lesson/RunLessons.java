@@ -8,6 +8,8 @@ import app.narrowgate.core.lesson.Section;
 import app.narrowgate.server.account.SignedIn;
 import app.narrowgate.server.map.StoredMap;
 import app.narrowgate.server.problem.NotFoundException;
+import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -40,6 +42,11 @@ public class RunLessons {
      */
     public Lesson lesson(UUID mapId, UUID id) {
         return lessons.one(mapId, id).lesson();
+    }
+
+    /** The classes of a day, the first first. */
+    public List<UUID> on(UUID mapId, LocalDate day) {
+        return lessons.between(mapId, day, day).stream().sorted(Comparator.comparing((LessonRow row) -> row.lesson().starts())).map(LessonRow::id).toList();
     }
 
     /** The state of a class as it is kept; another one after each change. */

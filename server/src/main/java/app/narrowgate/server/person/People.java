@@ -252,6 +252,23 @@ public class People {
         return names;
     }
 
+    /**
+     * Asks for somebody to be on the roster.
+     *
+     * @throws NotFoundException where they are not
+     */
+    public void require(UUID id) {
+        one(id);
+    }
+
+    /** What those of {@code ids} who are on the roster weigh, in kilograms, where that is known. */
+    public Map<UUID, Optional<Double>> weights(Collection<UUID> ids) {
+        Set<UUID> wanted = Set.copyOf(ids);
+        Map<UUID, Optional<Double>> weights = new HashMap<>();
+        mapper.all().stream().filter(row -> wanted.contains(row.id())).forEach(row -> weights.put(row.id(), row.person().weight()));
+        return weights;
+    }
+
     /** Who somebody who signs in is on the roster; empty while nobody has said. */
     public Optional<UUID> of(UUID account) {
         return mapper.byAccount(account).map(PersonRow::id);

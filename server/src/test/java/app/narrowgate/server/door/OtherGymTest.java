@@ -71,6 +71,9 @@ class OtherGymTest {
         String person = tamsin.post("/api/people", "{\"people\":[{\"name\":\"Pell\",\"age\":\"adults\",\"notes\":\"\"}]}").json().get(0)
                 .get("id").stringValue();
         tamsin.put("/api/people/%s/health".formatted(person), "{\"ailments\":[{\"injury\":\"knee\",\"avoid\":\"\"}]}");
+        tamsin.post(map + "/record/events", """
+                {"events":[{"id":"%s","kind":"round","at":"2026-11-20T10:00:00Z","person":"%s","start":"mount-low","ending":"guard"}]}"""
+                .formatted(UUID.randomUUID(), person));
         String lesson = UUID.randomUUID().toString();
         tamsin.post(map + "/classes", """
                 {"id":"%s","lesson":{"title":"Mount","day":"2026-11-27","starts":"19:30","minutes":60,"family":"mount","read":0.25,"late":0.5,

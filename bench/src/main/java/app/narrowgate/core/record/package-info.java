@@ -1,0 +1,2 @@
+/** Speed of the record. */
+package app.narrowgate.core.record;

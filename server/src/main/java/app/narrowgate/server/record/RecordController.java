@@ -1,0 +1,196 @@
+package app.narrowgate.server.record;
+
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.PlaceKind;
+import app.narrowgate.core.map.Situation;
+import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.record.Doubt;
+import app.narrowgate.core.record.DoubtfulOdds;
+import app.narrowgate.core.record.Event;
+import app.narrowgate.core.right.Right;
+import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.Needs;
+import app.narrowgate.server.map.MapStore;
+import app.narrowgate.server.map.StoredMap;
+import app.narrowgate.server.mat.Tonight;
+import app.narrowgate.server.odds.OddsQuestion;
+import app.narrowgate.server.odds.SolvedMaps;
+import app.narrowgate.server.person.People;
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.annotation.Nullable;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springdoc.core.annotations.ParameterObject;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The record of a map: what is logged at the mat's edge, and the odds by it. */
+@RestController
+@Needs(Right.KEEP_RECORD)
+@RequestMapping("/api/maps/{mapId}/record")
+@Tag(name = "record")
+class RecordController {
+
+    private static final int MOST_AT_ONCE = 200;
+    /** Places that are told of when rounds were logged. */
+    private static final int MOST_TOLD = 10;
+
+    /** Events to keep. */
+    @Schema(name = "NewEvents")
+    record NewEvents(@NotEmpty @Size(max = MOST_AT_ONCE) List<@NotNull @Valid EventView> events) {
+    }
+
+    /** What the places in which rounds began are believed to be worth by now. */
+    @Schema(name = "Logged")
+    record LoggedView(List<LearnedView> places) {
+    }
+
+    /** What a place is believed to be worth. */
+    @Schema(name = "Learned")
+    record LearnedView(String place, @Schema(description = "By what stands on the map, in [0,1]") double written,
+            @Schema(description = "By what was seen since, in [0,1]") double likely, @Schema(description = "Not less, nineteen times in twenty") double low,
+            @Schema(description = "Not more, nineteen times in twenty") double high,
+            @Schema(description = "True where that says too little") boolean tooLittle, @Schema(description = "Rounds that began there") int rounds) {
+    }
+
+    /** The odds by the record. */
+    @Schema(name = "LearnedOdds")
+    record LearnedOddsView(@Schema(description = "Rounds that stand in the record") int rounds, LearnedStarts starts, List<LearnedView> places) {
+    }
+
+    /** The starts, weighted by how often rounds begin in them. */
+    @Schema(name = "LearnedStarts")
+    record LearnedStarts(double written, double likely, double low, double high, boolean tooLittle) {
+    }
+
+    /** A round of the record, in the map's words. */
+    @Schema(name = "LoggedRound")
+    record RoundView(UUID id, Instant at, UUID person, @Nullable UUID partner, String start, String startTitle, @Nullable String side,
+            @Schema(allowableValues = {"reversal", "counter", "standing", "guard", "half", "neutral", "turtle", "tap", "held"}) String ending,
+            @Nullable Integer seconds, @Nullable String reaction, @Nullable String reactionTitle, boolean nothing) {
+    }
+
+    /** What a log begins with: where today's rounds start, and who is with whom. */
+    @Schema(name = "RecordTonight")
+    record TonightView(@Nullable @Schema(description = "Today's class; missing where there is none") UUID lesson, @Nullable String title,
+            @Schema(description = "Places in which rounds begin: today's first, then those that begin most rounds") List<String> starts,
+            @Schema(description = "How many of them are today's") int tonight, List<PairView> pairs,
+            @Schema(description = "Rounds that were logged today, newest first") List<RoundView> today) {
+    }
+
+    /** Two people, and who of them is below. */
+    @Schema(name = "RecordPair")
+    record PairView(UUID bottom, UUID top) {
+    }
+
+    private final MapStore maps;
+    private final RecordStore store;
+    private final RecordOdds odds;
+    private final SolvedMaps solved;
+    private final Tonight tonight;
+    private final People people;
+
+    RecordController(MapStore maps, RecordStore store, RecordOdds odds, SolvedMaps solved, Tonight tonight, People people) {
+        this.maps = maps;
+        this.store = store;
+        this.odds = odds;
+        this.solved = solved;
+        this.tonight = tonight;
+        this.people = people;
+    }
+
+    @GetMapping("/tonight")
+    @Operation(operationId = "recordTonight", summary = "What a log begins with: where today's rounds start, and who is with whom")
+    TonightView tonight(@PathVariable UUID mapId, @AuthenticationPrincipal SignedIn who) {
+        StoredMap map = maps.head(mapId);
+        Optional<Tonight.Rounds> rounds = tonight.on(map, who);
+        Set<String> starts = new LinkedHashSet<>();
+        List<PairView> pairs = new ArrayList<>();
+        rounds.ifPresent(one -> {
+            one.now().map(one.parts()::get).ifPresent(part -> starts.add(part.place().value()));
+            one.parts().stream().sorted(Comparator.comparing(part -> !part.live())).forEach(part -> starts.add(part.place().value()));
+            one.now().map(one.parts()::get).filter(part -> !part.pairs().isEmpty())
+                    .or(() -> one.parts().stream().filter(part -> part.live() && !part.pairs().isEmpty()).findFirst())
+                    .or(() -> one.parts().stream().filter(part -> !part.pairs().isEmpty()).findFirst())
+                    .ifPresent(part -> part.pairs().forEach(pair -> pairs.add(new PairView(pair.bottom(), pair.top()))));
+        });
+        int today = starts.size();
+        map.index().map().situations().stream().filter(one -> one.entry() > 0 && one.rest().filter(kind -> kind == PlaceKind.GUARD).isEmpty())
+                .sorted(Comparator.comparingDouble(Situation::entry).reversed()).forEach(one -> starts.add(one.id().value()));
+        return new TonightView(rounds.map(Tonight.Rounds::lesson).orElse(null), rounds.map(Tonight.Rounds::title).orElse(null), List.copyOf(starts), today,
+                pairs, store.rounds(mapId, MOST_AT_ONCE).stream().filter(row -> store.isToday(row.at())).map(row -> round(map, row)).toList());
+    }
+
+    @PostMapping("/events")
+    @Operation(operationId = "keepEvents", summary = "Keep what happened on the mat; sent twice it is kept once",
+            description = "All of it, or none.")
+    LoggedView keep(@PathVariable UUID mapId, @Valid @RequestBody NewEvents added, @AuthenticationPrincipal SignedIn who) {
+        List<Event> events = added.events().stream().map(EventView::event).toList();
+        store.keep(mapId, events, who.id());
+        StoredMap map = maps.head(mapId);
+        List<Id> begun = events.stream().flatMap(event -> event instanceof Event.Round round ? Optional.of(round.start()).stream() : Optional.<Id>empty().stream())
+                .distinct().limit(MOST_TOLD).toList();
+        return new LoggedView(begun.isEmpty() ? List.of() : learned(map, RecordOdds.ofRounds(map.index()), Optional.empty(), begun));
+    }
+
+    @GetMapping("/rounds")
+    @Operation(operationId = "loggedRounds", summary = "Rounds of the record, the newest first")
+    List<RoundView> rounds(@PathVariable UUID mapId, @RequestParam(defaultValue = "50") @Min(1) @Max(500) int most) {
+        StoredMap map = maps.head(mapId);
+        return store.rounds(mapId, most).stream().map(row -> round(map, row)).toList();
+    }
+
+    @GetMapping("/odds")
+    @Operation(operationId = "learnedOdds", summary = "The odds of every place by the record, and how sure they are",
+            description = "What is believed before anything was logged is what stands on the map.")
+    LearnedOddsView learnedOdds(@PathVariable UUID mapId, @ParameterObject OddsQuestion question,
+            @RequestParam(required = false) @Nullable UUID person) {
+        Optional<UUID> whose = Optional.ofNullable(person);
+        whose.ifPresent(id -> people.require(id));
+        StoredMap map = maps.head(mapId);
+        Setting setting = question.toSetting(map.index());
+        DoubtfulOdds learned = odds.odds(map, setting, odds.now(mapId, whose));
+        Doubt starts = learned.atTheStarts();
+        return new LearnedOddsView(odds.begun(mapId, whose).values().stream().mapToInt(Integer::intValue).sum(),
+                new LearnedStarts(solved.solved(map, setting).startWorth(), starts.likely(), starts.low(), starts.high(), starts.saysTooLittle()),
+                learned(map, setting, whose, map.index().map().situations().stream().map(Situation::id).toList()));
+    }
+
+    private List<LearnedView> learned(StoredMap map, Setting setting, Optional<UUID> person, List<Id> places) {
+        DoubtfulOdds learned = odds.odds(map, setting, odds.now(map.id(), person));
+        Map<Id, Integer> begun = odds.begun(map.id(), person);
+        return places.stream().map(place -> {
+            Doubt doubt = learned.at(place);
+            return new LearnedView(place.value(), solved.solved(map, setting).worth(place), doubt.likely(), doubt.low(), doubt.high(), doubt.saysTooLittle(),
+                    begun.getOrDefault(place, 0));
+        }).toList();
+    }
+
+    private static RoundView round(StoredMap map, EventRow row) {
+        Optional<Id> reaction = Optional.ofNullable(row.reaction()).map(Id::of);
+        return new RoundView(row.id(), row.at(), row.person(), row.partner(), row.situation(),
+                map.index().situation(Id.of(row.situation())).map(Situation::title).orElse(row.situation()), row.side(), row.ending(), row.seconds(),
+                row.reaction(), reaction.flatMap(map.index()::reaction).map(map.index()::reactionTitle).orElse(null), row.nothing());
+    }
+}

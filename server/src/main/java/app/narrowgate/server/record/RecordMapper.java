@@ -1,0 +1,74 @@
+package app.narrowgate.server.record;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+
+/** Events in the database. */
+@Mapper
+interface RecordMapper {
+
+    String EVENT = """
+            select e.id, e.kind, e.at, e.kept_at, e.author, e.person, e.partner, e.situation, e.side, e.ending, e.ended_in, e.seconds, e.reaction,
+                e.response, e.nothing, e.gap, e.voids
+            from record_event e
+            """;
+
+    /** Rounds that nobody has taken out. */
+    String STANDING = "e.kind = 'round' and not exists (select 1 from record_event v where v.voids = e.id) ";
+
+    /** An event that is there already stays as it is: the same one, sent again over a bad connection. */
+    @Insert("""
+            insert into record_event (id, map_id, kind, at, kept_at, author, person, partner, situation, side, ending, ended_in, seconds, reaction,
+                response, nothing, gap, voids)
+            values (#{row.id}, #{mapId}, #{row.kind}, #{row.at}, #{row.keptAt}, #{row.author}, #{row.person}, #{row.partner}, #{row.situation},
+                #{row.side}, #{row.ending}, #{row.endedIn}, #{row.seconds}, #{row.reaction}, #{row.response}, #{row.nothing}, #{row.gap}, #{row.voids})
+            on conflict do nothing""")
+    int insert(@Param("mapId") UUID mapId, @Param("row") EventRow row);
+
+    @Select("select exists (select 1 from record_event e where e.id = #{id} and e.map_id = #{mapId} and e.kind = 'round')")
+    boolean isRound(@Param("mapId") UUID mapId, @Param("id") UUID id);
+
+    /** Rounds that stand, the newest first. */
+    @Select(EVENT + "where e.map_id = #{mapId} and " + STANDING + "order by e.at desc, e.id limit #{most}")
+    List<EventRow> rounds(@Param("mapId") UUID mapId, @Param("most") int most);
+
+    /** Everything in which somebody was below or on top, on whatever map. */
+    @Select(EVENT + "where e.person = #{person} or e.partner = #{person} order by e.at, e.id")
+    List<EventRow> with(UUID person);
+
+    /**
+     * Rounds that stand, those that count the same together.
+     *
+     * @param person whose; everybody's where it is null
+     * @param halfLife days after which half of what something says is left
+     * @param step kilograms by which gaps are told apart
+     */
+    @Select("""
+            select round(coalesce(e.gap, 0) / #{step}) * #{step} as gap, e.situation, e.ending, e.ended_in, e.reaction, e.response, e.nothing,
+                case when e.ended_in is not null then e.seconds end as seconds,
+                sum(power(0.5, greatest(0, extract(epoch from (#{now} - e.at))) / 86400.0 / #{halfLife})) as times
+            from record_event e
+            where e.map_id = #{mapId} and (cast(#{person} as uuid) is null or e.person = #{person}) and
+            """ + STANDING + "group by 1, 2, 3, 4, 5, 6, 7, 8")
+    List<KindRow> kinds(@Param("mapId") UUID mapId, @Param("person") UUID person, @Param("now") Instant now, @Param("halfLife") double halfLife,
+            @Param("step") double step);
+
+    /** How many rounds stand that began in each place. */
+    record Begun(String situation, int rounds) {
+    }
+
+    @Select("""
+            select e.situation, count(*) as rounds from record_event e
+            where e.map_id = #{mapId} and (cast(#{person} as uuid) is null or e.person = #{person}) and
+            """ + STANDING + "group by e.situation")
+    List<Begun> begun(@Param("mapId") UUID mapId, @Param("person") UUID person);
+
+    /** Another word whenever anything was kept, taken out or erased. */
+    @Select("select count(*) || ' ' || coalesce(max(kept_at), 'epoch') from record_event where map_id = #{mapId}")
+    String state(UUID mapId);
+}

@@ -1,0 +1,85 @@
+package app.narrowgate.server.record;
+
+import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.odds.SolvedMap;
+import app.narrowgate.core.record.Beliefs;
+import app.narrowgate.core.record.DoubtfulOdds;
+import app.narrowgate.core.record.Learner;
+import app.narrowgate.server.map.StoredMap;
+import app.narrowgate.server.odds.AnswerStore;
+import app.narrowgate.server.odds.SolvedMaps;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/** The odds of a map by what the record says, and how sure they are. What was computed is kept until something more is logged, or the day is over. */
+@Service
+class RecordOdds {
+
+    /** Odds look the same whenever they are looked at. */
+    private static final long SEED = 1;
+
+    /**
+     * What is asked: whose record, as it is.
+     *
+     * @param state the record's state
+     */
+    record Asked(Optional<UUID> person, String state, LocalDate day) {
+    }
+
+    private final RecordStore store;
+    private final SolvedMaps solved;
+    private final AnswerStore answers;
+    private final Clock clock;
+
+    RecordOdds(RecordStore store, SolvedMaps solved, AnswerStore answers, Clock clock) {
+        this.store = store;
+        this.solved = solved;
+        this.answers = answers;
+        this.clock = clock;
+    }
+
+    /** Everybody's record, or one person's, as it is now. */
+    Asked now(UUID mapId, Optional<UUID> person) {
+        return new Asked(person, store.state(mapId), LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC));
+    }
+
+    /** The setting in which rounds are logged: an even pair, a partner by habit, nobody late; what differs is told by each round. */
+    static Setting ofRounds(MapIndex index) {
+        return Setting.of(index.map().aims().get(0).id()).withThinking(index.map().house().thinking());
+    }
+
+    /** What is believed of a map. */
+    Beliefs beliefs(StoredMap map, Asked asked) {
+        return answers.answer(question(map, ofRounds(map.index()), "beliefs", asked), () -> {
+            Learner learner = new Learner(solved.solved(map, ofRounds(map.index())).converged());
+            Instant now = clock.instant();
+            return asked.person().isEmpty() ? learner.learn(store.tally(map.id(), Optional.empty(), now))
+                    : learner.learn(beliefs(map, new Asked(Optional.empty(), asked.state(), asked.day())), store.tally(map.id(), asked.person(), now));
+        });
+    }
+
+    /** The odds under a setting by what is believed. */
+    DoubtfulOdds odds(StoredMap map, Setting setting, Asked asked) {
+        return answers.answer(question(map, setting, "doubtful odds", asked), () -> {
+            SolvedMap written = solved.solved(map, setting).converged();
+            return DoubtfulOdds.of(written, beliefs(map, asked), DoubtfulOdds.DRAWS, SEED);
+        });
+    }
+
+    /** How many rounds began in each place. */
+    Map<Id, Integer> begun(UUID mapId, Optional<UUID> person) {
+        return store.begun(mapId, person);
+    }
+
+    private static AnswerStore.Question question(StoredMap map, Setting setting, String what, Asked asked) {
+        return AnswerStore.Question.of(map, setting, what + " " + asked);
+    }
+}

@@ -1,0 +1,198 @@
+package app.narrowgate.server.record;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.narrowgate.server.DemoMapTest;
+import app.narrowgate.server.TestClient;
+import app.narrowgate.server.TestClient.Answer;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import java.util.stream.StreamSupport;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** The record over HTTP on the real database: kept once, taken out, refused whole, and what it says of the odds. */
+class RecordApiTest extends DemoMapTest {
+
+    private static List<String> people() {
+        return StreamSupport.stream(client.get("/api/people").json().spliterator(), false)
+                .filter(one -> one.get("age").stringValue().equals("adults")).map(one -> one.get("id").stringValue()).toList();
+    }
+
+    private static String round(UUID id, String start, String ending, Instant at, String more) {
+        return """
+                {"id":"%s","kind":"round","at":"%s","person":"%s","partner":"%s","start":"%s","ending":"%s"%s}"""
+                .formatted(id, at, people().get(0), people().get(1), start, ending, more);
+    }
+
+    private static String round(String start, String ending) {
+        return round(UUID.randomUUID(), start, ending, Instant.now(), "");
+    }
+
+    private static Answer keep(TestClient by, String... events) {
+        return by.post(map + "/record/events", "{\"events\":[" + String.join(",", events) + "]}");
+    }
+
+    private static Answer keep(List<String> events) {
+        return keep(client, events.toArray(String[]::new));
+    }
+
+    private static String taken(String event) {
+        return "{\"id\":\"%s\",\"kind\":\"void\",\"at\":\"%s\",\"voids\":\"%s\"}".formatted(UUID.randomUUID(), Instant.now(), event);
+    }
+
+    private static JsonNode place(JsonNode odds, String place) {
+        return StreamSupport.stream(odds.get("places").spliterator(), false).filter(one -> one.get("place").stringValue().equals(place)).findFirst()
+                .orElseThrow();
+    }
+
+    private static JsonNode odds(String question) {
+        Answer answer = client.get(map + "/record/odds" + question);
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        return answer.json();
+    }
+
+    private static int rounds() {
+        return odds("").get("rounds").intValue();
+    }
+
+    @Test
+    void twoPhonesThatSendTheSameRoundKeepItOnce() {
+        int before = rounds();
+        String one = round("mount-low", "guard");
+        JsonNode first = keep(client, one).json().get("places").get(0);
+        JsonNode again = keep(server.client().signIn("ines", "open-the-gate"), one, one).json().get("places").get(0);
+        assertThat(again).isEqualTo(first);
+        assertThat(rounds()).isEqualTo(before + 1);
+        assertThat(first.get("place").stringValue()).isEqualTo("mount-low");
+        assertThat(first.get("low").doubleValue()).isLessThan(first.get("likely").doubleValue());
+        assertThat(first.get("high").doubleValue()).isGreaterThan(first.get("likely").doubleValue());
+    }
+
+    @Test
+    void aMistakeIsTakenOutByAnotherEventAndEverythingIsAsBefore() {
+        double before = place(odds(""), "scarf-light").get("likely").doubleValue();
+        UUID id = UUID.randomUUID();
+        keep(client, round(id, "scarf-light", "tap", Instant.now(), ""));
+        assertThat(place(odds(""), "scarf-light").get("likely").doubleValue()).isLessThan(before);
+        String gone = taken(id.toString());
+        assertThat(keep(client, gone).status()).isEqualTo(200);
+        assertThat(keep(client, gone, taken(id.toString())).status()).as("twice").isEqualTo(200);
+        assertThat(place(odds(""), "scarf-light").get("likely").doubleValue()).isCloseTo(before, within(1e-9));
+        JsonNode left = client.get(map + "/record/rounds").json();
+        assertThat(StreamSupport.stream(left.spliterator(), false)).noneMatch(one -> one.get("id").stringValue().equals(id.toString()));
+        assertThat(keep(client, taken(UUID.randomUUID().toString())).status()).as("of nothing").isEqualTo(200);
+    }
+
+    @Test
+    void theMoreIsLoggedTheSurerTheOddsAndTheNearerToWhatWasSeen() {
+        JsonNode before = place(odds(""), "knee-ride");
+        assertThat(before.get("likely").doubleValue()).as("nothing seen there: about what stands on the map")
+                .isCloseTo(before.get("written").doubleValue(), within(0.02));
+        keep(IntStream.range(0, 60).mapToObj(i -> round("knee-ride", i % 10 == 0 ? "guard" : "tap")).toList());
+        JsonNode after = place(odds(""), "knee-ride");
+        assertThat(after.get("rounds").intValue()).isEqualTo(60);
+        assertThat(after.get("written")).isEqualTo(before.get("written"));
+        assertThat(after.get("likely").doubleValue()).isLessThan(before.get("likely").doubleValue() - 0.15);
+        assertThat(after.get("high").doubleValue() - after.get("low").doubleValue())
+                .isLessThan(before.get("high").doubleValue() - before.get("low").doubleValue());
+        assertThat(place(odds("?aim=come-on-top&read=0.5"), "knee-ride").get("likely").doubleValue()).as("by whatever is asked for")
+                .isLessThan(after.get("likely").doubleValue());
+        String somebodyElse = people().get(5);
+        JsonNode theirs = place(odds("?person=" + somebodyElse), "knee-ride");
+        assertThat(theirs.get("rounds").intValue()).isZero();
+        assertThat(theirs.get("likely").doubleValue()).as("whoever was not seen is taken for one of the gym")
+                .isCloseTo(after.get("likely").doubleValue(), within(0.02));
+        assertThat(theirs.get("high").doubleValue() - theirs.get("low").doubleValue()).isGreaterThan(0.1);
+    }
+
+    @Test
+    void whatIsHalfAYearOldCountsHalf() {
+        UUID now = UUID.randomUUID();
+        double one = keep(client, round(now, "north-south", "guard", Instant.now(), "")).json().get("places").get(0).get("likely").doubleValue();
+        keep(client, taken(now.toString()));
+        Instant old = Instant.now().minus(Duration.ofDays(180));
+        double two = keep(client, round(UUID.randomUUID(), "north-south", "guard", old, ""), round(UUID.randomUUID(), "north-south", "guard", old, "")).json()
+                .get("places").get(0).get("likely").doubleValue();
+        assertThat(two).isCloseTo(one, within(1e-4));
+    }
+
+    @Test
+    void whatIsWrongIsRefusedWholeAndSaysHowToMendIt() {
+        int before = rounds();
+        String good = round("mount-low", "guard");
+        for (List<String> wrong : List.of(
+                List.of(round("nowhere", "guard"), "no place “nowhere”"),
+                List.of(round("mount-low", "won"), "won"),
+                List.of(round(UUID.randomUUID(), "mount-low", "guard", Instant.now(), ",\"reaction\":\"no-such\""), "no answer “no-such”"),
+                List.of(round(UUID.randomUUID(), "mount-low", "guard", Instant.now(), ",\"reaction\":\"low-trap-bridge\",\"response\":\"never\""), "never"),
+                List.of(round(UUID.randomUUID(), "mount-low", "guard", Instant.now(), ",\"response\":\"never\""), "but not to what"),
+                List.of(round(UUID.randomUUID(), "mount-low", "held", Instant.now(), ",\"endedIn\":\"half-flat\""), "leave the place away"),
+                List.of(round("mount-low", "guard").replace(people().get(1), people().get(0)), "Nobody rolls with themselves"),
+                List.of(round("mount-low", "guard").replace(people().get(1), UUID.randomUUID().toString()), "not on the roster"),
+                List.of("{\"id\":\"%s\",\"kind\":\"dream\",\"at\":\"2026-11-20T10:00:00Z\"}".formatted(UUID.randomUUID()), "dream"))) {
+            Answer refused = keep(client, good, wrong.get(0));
+            assertThat(refused.status()).as(refused.text()).isEqualTo(422);
+            assertThat(refused.text()).contains(wrong.get(1));
+        }
+        assertThat(keep(client, round(UUID.randomUUID(), "mount-low", "guard", Instant.now(), ",\"seconds\":0")).status()).isEqualTo(400);
+        assertThat(keep(client).status()).isEqualTo(400);
+        assertThat(rounds()).isEqualTo(before);
+    }
+
+    @Test
+    void studentsNeitherLogNorReadIt() {
+        TestClient student = server.client().signIn("joss", "open-the-gate");
+        assertThat(keep(student, round("mount-low", "guard")).status()).isEqualTo(403);
+        assertThat(student.get(map + "/record/odds").status()).isEqualTo(403);
+        assertThat(server.client().get(map + "/record/tonight").status()).isEqualTo(401);
+    }
+
+    @Test
+    void whoeverIsErasedTakesTheirRoundsWithThemAndIsNobodysPartnerAnyMore() {
+        String person = client.post("/api/people", "{\"people\":[{\"name\":\"Pell Gone\",\"age\":\"adults\",\"notes\":\"\",\"weight\":70}]}").json().get(0)
+                .get("id").stringValue();
+        UUID asPartner = UUID.randomUUID();
+        keep(client, round("mount-low", "guard").replace(people().get(0), person),
+                round(asPartner, "mount-low", "tap", Instant.now(), "").replace("\"partner\":\"" + people().get(1), "\"partner\":\"" + person));
+        int before = rounds();
+        assertThat(client.get("/api/people/%s/archive".formatted(person)).status()).isEqualTo(200);
+        assertThat(client.delete("/api/people/" + person).status()).isEqualTo(204);
+        assertThat(rounds()).isEqualTo(before - 1);
+        JsonNode left = StreamSupport.stream(client.get(map + "/record/rounds").json().spliterator(), false)
+                .filter(one -> one.get("id").stringValue().equals(asPartner.toString())).findFirst().orElseThrow();
+        assertThat(left.get("partner") == null || left.get("partner").isNull()).isTrue();
+    }
+
+    @Test
+    void whatWasKeptIsNotChangedEvenBehindTheProgram() throws SQLException {
+        keep(client, round("mount-low", "guard"));
+        try (Connection behind = server.behind(); Statement statement = behind.createStatement()) {
+            Assertions.assertThatThrownBy(() -> statement.executeUpdate("update record_event set ending = 'tap'")).hasMessageContaining("stays as it was kept");
+        }
+    }
+
+    @Test
+    void theLogBeginsWithWhatIsPractisedToday() {
+        JsonNode tonight = client.get(map + "/record/tonight").json();
+        List<String> starts = new ArrayList<>();
+        tonight.get("starts").forEach(one -> starts.add(one.stringValue()));
+        assertThat(starts).doesNotHaveDuplicates().hasSizeGreaterThan(20);
+        assertThat(tonight.get("title").stringValue()).isEqualTo("Tonight: mount");
+        assertThat(tonight.get("tonight").intValue()).isPositive();
+        assertThat(starts.get(0)).startsWith("mount");
+        assertThat(tonight.get("pairs")).isNotEmpty();
+        for (JsonNode pair : tonight.get("pairs")) {
+            assertThat(people()).contains(pair.get("bottom").stringValue(), pair.get("top").stringValue());
+        }
+    }
+}
