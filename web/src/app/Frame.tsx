@@ -4,6 +4,7 @@ import { Box, Keys } from "../features/find";
 import { paths, useMaps } from "../features/map";
 import { settingQuery } from "../features/odds";
 import { useSendingAgain } from "../features/question";
+import { useSendingRecord } from "../features/record";
 import { SignOut, useLeave, useRights, useSession } from "../features/session";
 import { useCommand, useCommandKeys } from "../ui/commands";
 import type { Theme } from "../ui/theme";
@@ -41,6 +42,7 @@ export function Frame({
   const follow = useComeBack();
   useCommandKeys();
   useSendingAgain();
+  useSendingRecord();
   const query = settingQuery(params);
   // Beside the maps, too, one finds back to the one where one was.
   const near = useNearMap(mapId);
@@ -133,10 +135,10 @@ export function Frame({
               label="Places"
               views={near ? places.filter((place) => place.views.length > 0) : [{ title: "Map", to: "/" }]}
               query={query}
-              className="flex grow"
+              className="flex grow-[5] basis-0"
               linkClassName="flex grow basis-0 items-center justify-center border-y-4 border-transparent no-underline aria-[current]:border-t-on-band aria-[current]:font-bold"
             />
-            <div className="flex grow-0 basis-1/4 items-center justify-center">{menu}</div>
+            <div className="flex grow basis-0 items-center justify-center">{menu}</div>
           </div>
         </div>
       )}

@@ -74,6 +74,16 @@ export function placesOf(mapId: string, may: May): Place[] {
       ],
     },
     { title: "Mat", to: paths.matNow(mapId), right: "run-classes", views: [] },
+    {
+      title: "Record",
+      to: paths.log(mapId),
+      within: [paths.log(mapId)],
+      right: "keep-record",
+      views: [
+        { title: "Log a round", to: paths.log(mapId) },
+        { title: "What was logged", to: paths.rounds(mapId) },
+      ],
+    },
     { ...PEOPLE, views: [] },
   ];
   // A place leads to the first of its views that one may see.

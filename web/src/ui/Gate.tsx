@@ -18,6 +18,7 @@ export function Gate({
   late = false,
   height = 8,
   beside,
+  doubt,
   className = "",
 }: {
   worth: number;
@@ -26,9 +27,12 @@ export function Gate({
   height?: number | "100%";
   /** Odds that it is compared with; ticks stand where their opening ends. */
   beside?: number;
+  /** Between what the odds lie: the posts are solid as far as they surely close the lane, and hatched as far as they may. */
+  doubt?: { low: number; high: number };
   className?: string;
 }) {
-  const width = `${postWidth(worth)}%`;
+  const width = `${postWidth(doubt ? doubt.high : worth)}%`;
+  const soft = doubt && { width: `${postWidth(doubt.low) - postWidth(doubt.high)}%` };
   const post = `gate-post absolute inset-y-0 min-w-[3px] print:border print:border-edge ${late ? "bg-rust" : "bg-green"}`;
   const slit = "absolute inset-y-0 w-[2px] bg-ground";
   const tick = "absolute -inset-y-px w-[2px] bg-ink";
@@ -41,6 +45,12 @@ export function Gate({
       <span className={`${post} right-0`} style={{ width }}>
         {late && <span className={slit} style={{ left: SLIT }} />}
       </span>
+      {soft && (
+        <>
+          <span className="gate-doubt absolute inset-y-0" style={{ ...soft, left: width }} />
+          <span className="gate-doubt absolute inset-y-0" style={{ ...soft, right: width }} />
+        </>
+      )}
       {beside !== undefined && (
         <>
           <span className={tick} style={{ left: `${postWidth(beside)}%` }} />

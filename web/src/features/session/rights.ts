@@ -11,6 +11,7 @@ export const RIGHTS = [
   "see-people",
   "read-classes",
   "run-classes",
+  "keep-record",
   "plan-classes",
   "edit-maps",
   "keep-drills",

@@ -22,7 +22,8 @@ class ViewsStory extends Story {
             "/drills/sheet?place=mount-low", "/drills/trainer", "/history", "/files", "/start", "/workshop/situations",
             "/workshop/situations?edit=mount-low", "/workshop/techniques?edit=trap-and-bridge",
             "/workshop/reactions?edit=low-trap-bridge", "/workshop/matchups?edit=much-heavier", "/workshop/holds?edit=mount-pin",
-            "/workshop/postures?edit=mount-low", "/poster/mount", "/class", "/classes", "/term", "/mat");
+            "/workshop/postures?edit=mount-low", "/poster/mount", "/class", "/classes", "/term", "/mat", "/record",
+            "/record/rounds");
     /** Those that are no map's. */
     private static final List<String> OUTSIDE = List.of("/maps", "/screen", "/gym", "/gym/audit", "/gym/letters", "/yourself", "/people", "/links",
             "/card");

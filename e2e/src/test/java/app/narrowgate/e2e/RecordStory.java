@@ -1,0 +1,177 @@
+package app.narrowgate.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.Random;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** A coach at the mat's edge with a phone in one hand, and a network that comes and goes. */
+class RecordStory extends Story {
+
+    private static final int CUTS = 100;
+
+    /** Answers the browser's requests to keep events: a cut before, a cut after, or none. */
+    private static void cut(Page page, long seed) {
+        Random random = new Random(seed);
+        page.route(Pattern.compile("/record/events$"), route -> {
+            switch (random.nextInt(3)) {
+                case 0 -> route.abort("internetdisconnected");
+                case 1 -> {
+                    // It arrived and was kept; that it was, nobody hears.
+                    route.fetch();
+                    route.abort("internetdisconnected");
+                }
+                default -> route.resume();
+            }
+        });
+    }
+
+    private static Page phone(Page page) {
+        page.setViewportSize(390, 844);
+        go(page, "/record");
+        assertThat(h1(page)).hasText("Where did it start?");
+        return page;
+    }
+
+    private static Locator starts(Page page) {
+        return page.getByRole(AriaRole.REGION, named("Where it started")).getByRole(AriaRole.BUTTON);
+    }
+
+    /** The first of the places that are offered. */
+    private static void startHere(Page page) {
+        starts(page).nth(1).click();
+        assertThat(h1(page)).hasText("How did it end?");
+    }
+
+    private static void end(Page page, String how) {
+        button(page, how).click();
+        assertThat(h1(page)).hasText("Kept");
+    }
+
+    private static int logged(Page page) {
+        String map = page.url().replaceAll(".*/map/([^/?#]+).*", "$1");
+        return ((Number) page.evaluate("async map => (await (await fetch(`/api/maps/${map}/record/rounds?most=500`)).json()).length", map)).intValue();
+    }
+
+    /** The phone of somebody who may run a class and log, and no more. */
+    private static Page assistants() {
+        Page page = browser.window();
+        Browser.signIn(page, "ines", "open-the-gate");
+        page.waitForURL("**/map/**");
+        return phone(page);
+    }
+
+    private static void next(Page page) {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Log "))).click();
+        assertThat(h1(page)).hasText("How did it end?");
+    }
+
+    @Test
+    void aRoundIsLoggedInThreeTapsAndTheNextPairIsOneTapAway() {
+        Page page = assistants();
+        Locator who = page.getByText(" on the bottom").first();
+        String first = who.textContent();
+        button(page, "Swap").click();
+        assertThat(who).not().hasText(first);
+        int before = logged(page);
+        startHere(page);
+        end(page, "Guard legs round them");
+        Locator kept = page.getByRole(AriaRole.REGION, named("Kept"));
+        assertThat(kept.getByRole(AriaRole.STATUS)).containsText("to guard. Kept.");
+        assertThat(kept).containsText("of 100 from mount");
+        assertThat(kept).containsText("the map says");
+        assertThat(logged(page)).isEqualTo(before + 1);
+        assertThat(Browser.seriousFaults(page)).isEmpty();
+        // The third tap is the next pair's first: the same start, so that only the end is asked.
+        next(page);
+        end(page, "Tap you tapped");
+        assertThat(kept).containsText("of 100 from mount");
+        assertThat(logged(page)).isEqualTo(before + 2);
+        button(page, "Undo").click();
+        assertThat(kept.getByRole(AriaRole.STATUS)).containsText("Taken out again.");
+        go(page, "/record/rounds");
+        assertThat(h1(page)).hasText("What was logged");
+        assertThat(logged(page)).isEqualTo(before + 1);
+        assertThat(page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("to guard.")).first()).isVisible();
+        page.getByRole(AriaRole.BUTTON, named("Take out")).first().click();
+        page.waitForCondition(() -> logged(page) == before);
+    }
+
+    @Test
+    void whatGotGoingMayBeNotedAndNeedNotBe() {
+        Page page = phone(browser.signedIn());
+        startHere(page);
+        button(page, "which side, what got going").click();
+        page.getByLabel("left", EXACT).check();
+        Locator last = page.getByRole(AriaRole.COMBOBOX, named("What got going last"));
+        last.fill("Nothing");
+        page.getByRole(AriaRole.OPTION, named("Nothing got going")).click();
+        end(page, "Tap you tapped");
+        go(page, "/record/rounds");
+        assertThat(page.getByText("tapped, nothing got going, left side.")).isVisible();
+    }
+
+    @Test
+    void aHundredCutsOfTheNetworkLoseNothingAndDoubleNothing() {
+        Page page = phone(browser.signedIn());
+        int before = logged(page);
+        cut(page, 7);
+        startHere(page);
+        for (int i = 0; i < CUTS; i++) {
+            end(page, i % 3 == 0 ? "Tap you tapped" : "Guard legs round them");
+            if (i % 25 == 24) {
+                // What waits survives a page that is opened anew.
+                page.reload();
+                assertThat(h1(page)).hasText("Where did it start?");
+                startHere(page);
+            } else {
+                next(page);
+            }
+        }
+        page.unroute(Pattern.compile("/record/events$"));
+        page.reload();
+        page.evaluate("dispatchEvent(new Event('online'))");
+        page.waitForCondition(() -> logged(page) >= before + CUTS);
+        assertThat(logged(page)).isEqualTo(before + CUTS);
+        assertThat(page.getByText("on this device")).hasCount(0);
+        assertThat((String) page.evaluate("Object.keys(localStorage).filter(key => key.endsWith(':record')).join()")).isEmpty();
+    }
+
+    @Test
+    void withoutANetworkItSaysWhatWaitsAndSendsItByItself() {
+        Page page = phone(browser.signedIn());
+        int before = logged(page);
+        page.context().setOffline(true);
+        startHere(page);
+        end(page, "Standing both up");
+        assertThat(page.getByText("Kept on this device.")).isVisible();
+        assertThat(page.getByText("1 round waits on this device.")).isVisible();
+        next(page);
+        end(page, "Still held at the bell");
+        assertThat(page.getByText("2 rounds wait on this device.")).isVisible();
+        page.context().setOffline(false);
+        assertThat(page.getByText("on this device")).hasCount(0);
+        page.waitForCondition(() -> logged(page) == before + 2);
+    }
+
+    @Test
+    void twoPhonesThatLogTheSamePairAreToldOfEachOther() {
+        Page one = phone(browser.signedIn());
+        startHere(one);
+        end(one, "Half guard one leg caught");
+        assertThat(one.getByRole(AriaRole.REGION, named("Kept"))).containsText("of 100 from");
+        int before = logged(one);
+        Page other = assistants();
+        startHere(other);
+        end(other, "Half guard one leg caught");
+        assertThat(other.getByText("These two were logged from here")).isVisible();
+        button(other, "take this one out").click();
+        assertThat(other.getByText("Taken out again.")).isVisible();
+        other.waitForCondition(() -> logged(other) == before);
+    }
+}
