@@ -44,7 +44,7 @@ export function Kept({
   go: (pair: Pair) => void;
   others: () => void;
 }) {
-  const learned = useLearned(mapId, start).data;
+  const learned = useLearned(mapId, start, !waits).data;
   const place = placeInWords(map, start);
   const again = { bottom: pair.top, top: pair.bottom };
   const done = pairs.filter((one) => loggedOf(one, start, rounds) > 0).length;

@@ -9,7 +9,17 @@ import type { Schemas } from "../../api/client";
 import { End, type Noted } from "./End";
 import { useRecord } from "./events";
 import { Kept } from "./Kept";
-import { nextPair, swapped, today, twinOf, useTonight, type Ending, type Pair, type Tonight } from "./log";
+import {
+  nextPair,
+  swapped,
+  today,
+  twinOf,
+  useRounds,
+  useTonight,
+  type Ending,
+  type Pair,
+  type Tonight,
+} from "./log";
 import { Others } from "./Others";
 import { Start, Who } from "./Start";
 import { Waits } from "./Waits";
@@ -67,7 +77,8 @@ function Log({
 }) {
   const mapId = map.id;
   const { log, takeOut, waiting } = useRecord();
-  const rounds = today(tonight, waiting, mapId);
+  const logged = useRounds(mapId).data;
+  const rounds = today(logged, waiting, mapId);
   const [pair, setPair] = useState<Pair | undefined>(tonight.pairs[0]);
   const [start, setStart] = useState<string>();
   const [step, setStep] = useState<Step>(pair ? "start" : "who");

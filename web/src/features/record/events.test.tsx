@@ -30,7 +30,7 @@ function server(...answers: (() => Response | Promise<Response>)[]) {
 
 const json = (status: number, body: unknown) =>
   new Response(JSON.stringify(body), { status, headers: { "Content-Type": "application/json" } });
-const kept = () => json(200, { places: [] });
+const kept = () => new Response(null, { status: 204 });
 const gone = () => Promise.reject(new TypeError("network"));
 const refused = () => json(422, { status: 422, title: "Refused", detail: "The map has no such place." });
 

@@ -1,6 +1,7 @@
 import { useQueryClient, type QueryClient } from "@tanstack/react-query";
 import { useCallback, useSyncExternalStore } from "react";
-import { api, isForLater, problemOf, unwrap, type Schemas } from "../../api/client";
+import { askAgain } from "../../api/askAgain";
+import { api, isForLater, problemOf, unwrapNothing, type Schemas } from "../../api/client";
 import { isOwnersBrowser } from "../../ui/kept";
 import { outbox, useAgain, useWaiting } from "../../ui/outbox";
 
@@ -34,15 +35,10 @@ function subscribe(listener: () => void): () => void {
   return () => listeners.delete(listener);
 }
 
-interface Sent {
-  mapId: string;
-  places: Learned[];
-}
-
-let sending: Promise<Sent[]> | undefined;
+let sending: Promise<Set<string>> | undefined;
 
 /** One sending at a time; what is added meanwhile is sent after it. */
-function send(): Promise<Sent[]> {
+function send(): Promise<Set<string>> {
   if (sending) return sending.then((sent) => (stuckSince === undefined && open().length > 0 ? send() : sent));
   sending = sendAll().finally(() => {
     sending = undefined;
@@ -51,24 +47,24 @@ function send(): Promise<Sent[]> {
 }
 
 /**
- * Sends what waits, map by map, in the order in which it happened. What cannot be sent yet goes on waiting. Where some of it is refused each is
+ * Sends what waits, map by map, in the order in which it happened, and tells for which maps something was. What cannot be sent yet goes on waiting. Where some of it is refused each is
  * sent by itself, and what is refused then is kept with the reason until the person has seen it.
  */
-async function sendAll(): Promise<Sent[]> {
-  const sent: Sent[] = [];
+async function sendAll(): Promise<Set<string>> {
+  const sent = new Set<string>();
   let atOnce = AT_ONCE;
   for (let left = open(); left.length > 0 && isOwnersBrowser(); left = open()) {
     const mapId = left[0]!.mapId;
     const some = left.filter((one) => one.mapId === mapId).slice(0, atOnce);
     const ids = new Set(some.map((one) => one.event.id));
     try {
-      const { places } = await unwrap(
+      await unwrapNothing(
         api.POST("/api/maps/{mapId}/record/events", {
           params: { path: { mapId } },
           body: { events: some.map((one) => one.event) },
         }),
       );
-      sent.push({ mapId, places });
+      sent.add(mapId);
       box.keep(box.waiting().filter((one) => !ids.has(one.event.id)));
     } catch (error) {
       if (isForLater(error)) {
@@ -91,12 +87,9 @@ function open(): Waiting[] {
   return box.waiting().filter((one) => one.refused === undefined);
 }
 
-function tell(queries: QueryClient, sent: Sent[]): void {
-  for (const { mapId, places } of sent) {
-    places.forEach((place) => queries.setQueryData(["record", mapId, "learned", place.place], place));
-    void queries.invalidateQueries({ queryKey: ["record", mapId, "tonight"] });
-    void queries.invalidateQueries({ queryKey: ["record", mapId, "rounds"] });
-  }
+/** What was logged, and what it says by now, is asked for anew. */
+async function tell(queries: QueryClient, sent: Set<string>): Promise<void> {
+  for (const mapId of sent) await askAgain(queries, { queryKey: ["record", mapId] });
 }
 
 /** Keeping what happened, and what still waits for a connection. */
@@ -104,7 +97,7 @@ export function useRecord() {
   const queries = useQueryClient();
   const waiting = useWaiting(box);
   const stuck = useSyncExternalStore(subscribe, () => stuckSince);
-  const flush = useCallback(async () => tell(queries, await send()), [queries]);
+  const flush = useCallback(() => send().then((sent) => tell(queries, sent)), [queries]);
   const log = useCallback(
     (mapId: string, event: Event) => {
       box.keep([...box.waiting(), { mapId, event }]);

@@ -1,6 +1,7 @@
+import type { Schemas } from "../../api/client";
 import { describe, expect, it } from "vitest";
 import type { Event, Waiting } from "./events";
-import { loggedOf, nextPair, today, twinOf, type Logged, type Pair, type Tonight } from "./log";
+import { loggedOf, nextPair, today, twinOf, type Logged, type Pair } from "./log";
 
 const PAIRS: Pair[] = [
   { bottom: "a", top: "b" },
@@ -16,20 +17,20 @@ function waiting(event: Partial<Event>): Waiting {
   return { mapId: "m", event: { id: "w", kind: "round", at: "2026-11-28T19:05:00Z", ...event } };
 }
 
-const TONIGHT = {
-  today: [
-    {
-      id: "1",
-      at: "2026-11-28T19:00:00Z",
-      person: "a",
-      partner: "b",
-      start: "mount-low",
-      startTitle: "Mount, low",
-      ending: "guard",
-      nothing: false,
-    },
-  ],
-} as unknown as Tonight;
+const NOW = new Date("2026-11-28T20:00:00Z");
+
+const LOGGED = [
+  {
+    id: "1",
+    at: "2026-11-28T19:00:00Z",
+    person: "a",
+    partner: "b",
+    start: "mount-low",
+    startTitle: "Mount, low",
+    ending: "guard",
+    nothing: false,
+  },
+] as Schemas["LoggedRound"][];
 
 describe("the rounds of today", () => {
   it("are what the server knows and what waits here, each once, the newest first", () => {
@@ -42,13 +43,19 @@ describe("the rounds of today", () => {
       start: "mount-low",
       ending: "guard",
     });
-    expect(today(TONIGHT, [sentAlready, more], "m").map((one) => one.id)).toEqual(["w", "1"]);
-    expect(today(TONIGHT, [more], "another map").map((one) => one.id)).toEqual(["1"]);
-    expect(today(TONIGHT, [{ ...more, refused: "no such place" }], "m").map((one) => one.id)).toEqual(["1"]);
+    expect(today(LOGGED, [sentAlready, more], "m", NOW).map((one) => one.id)).toEqual(["w", "1"]);
+    expect(today(LOGGED, [more], "another map", NOW).map((one) => one.id)).toEqual(["1"]);
+    expect(today(LOGGED, [{ ...more, refused: "no such place" }], "m", NOW).map((one) => one.id)).toEqual([
+      "1",
+    ]);
+  });
+
+  it("are none of another day", () => {
+    expect(today(LOGGED, [], "m", new Date("2026-11-30T20:00:00Z"))).toEqual([]);
   });
 
   it("are without what is being taken out", () => {
-    expect(today(TONIGHT, [waiting({ kind: "void", voids: "1" })], "m")).toEqual([]);
+    expect(today(LOGGED, [waiting({ kind: "void", voids: "1" })], "m", NOW)).toEqual([]);
   });
 });
 

@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, unwrap, type Schemas } from "../../api/client";
+import { isoDay } from "../../ui/days";
 import type { Event, Waiting } from "./events";
 
 export type Tonight = Schemas["RecordTonight"];
@@ -23,49 +24,64 @@ export interface Logged {
 
 export function useTonight(mapId: string | undefined) {
   return useQuery({
-    queryKey: ["record", mapId, "tonight"],
+    queryKey: ["tonight", mapId],
     queryFn: () =>
       unwrap(api.GET("/api/maps/{mapId}/record/tonight", { params: { path: { mapId: mapId! } } })),
     enabled: mapId !== undefined,
   });
 }
 
+/** More than are logged in an evening. */
+const NEWEST = 200;
+
 /** Rounds of the record, the newest first. */
 export function useRounds(mapId: string | undefined) {
   return useQuery({
     queryKey: ["record", mapId, "rounds"],
     queryFn: () =>
-      unwrap(api.GET("/api/maps/{mapId}/record/rounds", { params: { path: { mapId: mapId! } } })),
+      unwrap(
+        api.GET("/api/maps/{mapId}/record/rounds", {
+          params: { path: { mapId: mapId! }, query: { most: NEWEST } },
+        }),
+      ),
     enabled: mapId !== undefined,
   });
 }
 
-/** What a place is believed to be worth since somebody logged a round from it; nothing before. */
-export function useLearned(mapId: string, place: string) {
-  return useQuery<Schemas["Learned"]>({
+/** What a place is believed to be worth by now. */
+export function useLearned(mapId: string, place: string, wanted: boolean) {
+  return useQuery({
     queryKey: ["record", mapId, "learned", place],
-    queryFn: () => Promise.reject(new Error("Told only when a round is logged")),
-    enabled: false,
+    queryFn: () =>
+      unwrap(api.GET("/api/maps/{mapId}/record/places/{place}", { params: { path: { mapId, place } } })),
+    enabled: wanted,
   });
 }
 
 /** Today's rounds, the newest first: what the server knows and what waits here, without what was taken out. */
-export function today(tonight: Tonight | undefined, waiting: readonly Waiting[], mapId: string): Logged[] {
+export function today(
+  logged: Schemas["LoggedRound"][] | undefined,
+  waiting: readonly Waiting[],
+  mapId: string,
+  now = new Date(),
+): Logged[] {
   const here = waiting
     .filter((one) => one.mapId === mapId && one.refused === undefined)
     .map((one) => one.event);
   const out = new Set(here.flatMap((event) => (event.kind === "void" ? [event.voids] : [])));
   const all = new Map<string, Logged>();
-  tonight?.today.forEach((round) =>
-    all.set(round.id, {
-      id: round.id,
-      at: round.at,
-      bottom: round.person,
-      top: round.partner ?? undefined,
-      start: round.start,
-      ending: round.ending,
-    }),
-  );
+  logged
+    ?.filter((round) => isoDay(new Date(round.at)) === isoDay(now))
+    .forEach((round) =>
+      all.set(round.id, {
+        id: round.id,
+        at: round.at,
+        bottom: round.person,
+        top: round.partner ?? undefined,
+        start: round.start,
+        ending: round.ending,
+      }),
+    );
   here
     .filter((event) => event.kind === "round")
     .forEach((event) =>

@@ -6,7 +6,6 @@ import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.record.Doubt;
 import app.narrowgate.core.record.DoubtfulOdds;
-import app.narrowgate.core.record.Event;
 import app.narrowgate.core.right.Right;
 import app.narrowgate.server.account.SignedIn;
 import app.narrowgate.server.door.Needs;
@@ -16,6 +15,7 @@ import app.narrowgate.server.mat.Tonight;
 import app.narrowgate.server.odds.OddsQuestion;
 import app.narrowgate.server.odds.SolvedMaps;
 import app.narrowgate.server.person.People;
+import app.narrowgate.server.problem.NotFoundException;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -36,6 +36,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springdoc.core.annotations.ParameterObject;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -43,6 +44,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The record of a map: what is logged at the mat's edge, and the odds by it. */
@@ -53,17 +55,10 @@ import org.springframework.web.bind.annotation.RestController;
 class RecordController {
 
     private static final int MOST_AT_ONCE = 200;
-    /** Places that are told of when rounds were logged. */
-    private static final int MOST_TOLD = 10;
 
     /** Events to keep. */
     @Schema(name = "NewEvents")
     record NewEvents(@NotEmpty @Size(max = MOST_AT_ONCE) List<@NotNull @Valid EventView> events) {
-    }
-
-    /** What the places in which rounds began are believed to be worth by now. */
-    @Schema(name = "Logged")
-    record LoggedView(List<LearnedView> places) {
     }
 
     /** What a place is believed to be worth. */
@@ -95,8 +90,7 @@ class RecordController {
     @Schema(name = "RecordTonight")
     record TonightView(@Nullable @Schema(description = "Today's class; missing where there is none") UUID lesson, @Nullable String title,
             @Schema(description = "Places in which rounds begin: today's first, then those that begin most rounds") List<String> starts,
-            @Schema(description = "How many of them are today's") int tonight, List<PairView> pairs,
-            @Schema(description = "Rounds that were logged today, newest first") List<RoundView> today) {
+            @Schema(description = "How many of them are today's") int tonight, List<PairView> pairs) {
     }
 
     /** Two people, and who of them is below. */
@@ -139,19 +133,26 @@ class RecordController {
         map.index().map().situations().stream().filter(one -> one.entry() > 0 && one.rest().filter(kind -> kind == PlaceKind.GUARD).isEmpty())
                 .sorted(Comparator.comparingDouble(Situation::entry).reversed()).forEach(one -> starts.add(one.id().value()));
         return new TonightView(rounds.map(Tonight.Rounds::lesson).orElse(null), rounds.map(Tonight.Rounds::title).orElse(null), List.copyOf(starts), today,
-                pairs, store.rounds(mapId, MOST_AT_ONCE).stream().filter(row -> store.isToday(row.at())).map(row -> round(map, row)).toList());
+                pairs);
     }
 
     @PostMapping("/events")
     @Operation(operationId = "keepEvents", summary = "Keep what happened on the mat; sent twice it is kept once",
             description = "All of it, or none.")
-    LoggedView keep(@PathVariable UUID mapId, @Valid @RequestBody NewEvents added, @AuthenticationPrincipal SignedIn who) {
-        List<Event> events = added.events().stream().map(EventView::event).toList();
-        store.keep(mapId, events, who.id());
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void keep(@PathVariable UUID mapId, @Valid @RequestBody NewEvents added, @AuthenticationPrincipal SignedIn who) {
+        store.keep(mapId, added.events().stream().map(EventView::event).toList(), who.id());
+    }
+
+    @GetMapping("/places/{place}")
+    @Operation(operationId = "learnedPlace", summary = "The odds of one place by the record, as rounds are logged: an even pair, the house's aim")
+    LearnedView learnedPlace(@PathVariable UUID mapId, @PathVariable @Size(max = 64) String place) {
         StoredMap map = maps.head(mapId);
-        List<Id> begun = events.stream().flatMap(event -> event instanceof Event.Round round ? Optional.of(round.start()).stream() : Optional.<Id>empty().stream())
-                .distinct().limit(MOST_TOLD).toList();
-        return new LoggedView(begun.isEmpty() ? List.of() : learned(map, RecordOdds.ofRounds(map.index()), Optional.empty(), begun));
+        Id id = Id.of(place);
+        if (map.index().situation(id).isEmpty()) {
+            throw new NotFoundException("The map has no place “%s” in which a round could begin.".formatted(place));
+        }
+        return learned(map, RecordOdds.ofRounds(map.index()), Optional.empty(), List.of(id)).get(0);
     }
 
     @GetMapping("/rounds")

@@ -11,8 +11,6 @@ import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.person.People;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -110,11 +108,6 @@ class RecordStore {
     /** Rounds that stand, the newest first. */
     List<EventRow> rounds(UUID mapId, int most) {
         return mapper.rounds(mapId, most);
-    }
-
-    /** True for an instant of today. */
-    boolean isToday(Instant at) {
-        return LocalDate.ofInstant(at, ZoneOffset.UTC).equals(LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC));
     }
 
     /** Everybody's rounds, or one person's, counted at an instant. */
