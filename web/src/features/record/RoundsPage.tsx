@@ -45,7 +45,7 @@ export function RoundsPage() {
             >
               <span className="text-quiet max-sm:col-span-2">{whenInWords(round.at)}</span>
               <span>
-                <strong>{name(round.person)}</strong> under {name(round.partner)}:{" "}
+                <strong>{name(round.person)}</strong> under {name(round.partner)},{" "}
                 {placeInWords(opened, round.start)}, {endedInWords(round.ending)}
                 {round.reactionTitle
                   ? `, by ${lowerFirst(round.reactionTitle)}`

@@ -24,7 +24,7 @@ import java.util.function.Supplier;
  * not seen but reckoned moves the means as if it had been seen, but makes them only as sure as it may ({@link Joint}).
  *
  * <p>The strengths of what is written are our estimates: eight trials for an answer, twelve for what it is answered with, eight runs of a clock,
- * four choices. Before anything was seen, the best answer is taken to be chosen every other time, and the others alike.
+ * four choices. What is believed to be best is taken to be chosen nine times in ten, and the others alike, until something else is seen.
  */
 public final class Beliefs implements Rates {
 
@@ -58,16 +58,32 @@ public final class Beliefs implements Rates {
 
     /** What is written on a map under a setting, and nothing seen yet. */
     public static Beliefs of(SolvedMap written) {
+        return new Beliefs(written.index(), written.rates(), usual(written), Evidence.none(), new Counts(), new Counts());
+    }
+
+    private static Map<Id, Double> usual(SolvedMap solved) {
         Map<Id, Double> usual = new HashMap<>();
-        for (int s = 0; s < written.game().situations; s++) {
-            List<Reaction> taught = written.conditions().usable(written.map().situations().get(s));
-            Optional<Reaction> best = written.best(s);
+        for (int s = 0; s < solved.game().situations; s++) {
+            List<Reaction> taught = solved.conditions().usable(solved.map().situations().get(s));
+            Optional<Reaction> best = solved.best(s);
             for (Reaction reaction : taught) {
                 double share = taught.size() == 1 ? 1 : (best.isPresent() ? 1 - BEST : 1) / (taught.size() - (best.isPresent() ? 1 : 0));
                 usual.put(reaction.id(), taught.size() > 1 && best.equals(Optional.of(reaction)) ? BEST : share);
             }
         }
-        return new Beliefs(written.index(), written.rates(), usual, Evidence.none(), new Counts(), new Counts());
+        return usual;
+    }
+
+    /**
+     * The same before anything was seen, but that people are taken to choose what is best in {@code present}, to a share of {@code weight} in
+     * [0,1]: what fails is laid to what is believed to be best, or else an answer that nobody was seen to give would stay as good as it was
+     * written.
+     */
+    Beliefs choosing(SolvedMap present, double weight) {
+        Map<Id, Double> best = usual(present);
+        Map<Id, Double> mixed = new HashMap<>();
+        usual.forEach((id, share) -> mixed.put(id, (1 - weight) * share + weight * best.getOrDefault(id, share)));
+        return new Beliefs(index, before, mixed, Evidence.none(), new Counts(), new Counts());
     }
 
     /** What is believed, taken as if it were written. */

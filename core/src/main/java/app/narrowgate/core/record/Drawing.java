@@ -35,7 +35,7 @@ final class Drawing implements Supplier<Rates> {
     private final Map<LinkRef, Integer> links = new HashMap<>();
     private final List<Drawn> works = new ArrayList<>();
     private final List<Drawn> answers = new ArrayList<>();
-    private final Map<Clock, Together.Sampler> clocks = new IdentityHashMap<>();
+    private final List<Mean> clocks = new ArrayList<>();
 
     /**
      * A figure that is drawn.
@@ -44,6 +44,10 @@ final class Drawing implements Supplier<Rates> {
      * @param alone draws it by itself
      */
     private record Drawn(int together, Together.Sampler alone) {
+    }
+
+    /** A clock's mean time; two places may have equal clocks. */
+    private record Mean(Clock clock, Together.Sampler drawn) {
     }
 
     Drawing(Beliefs beliefs, Together together, SplittableRandom seeded) {
@@ -67,7 +71,7 @@ final class Drawing implements Supplier<Rates> {
                 answers.add(new Drawn(together.answer(link).orElse(-1), () -> Math.max(Double.MIN_NORMAL, gamma.next() * mean / alpha)));
             }
         }
-        beliefs.index().map().situations().forEach(situation -> situation.clock().ifPresent(clock -> clocks.put(clock, mean(clock, provider))));
+        beliefs.index().map().situations().forEach(situation -> situation.clock().ifPresent(clock -> clocks.add(new Mean(clock, mean(clock, provider)))));
     }
 
     static Together.Sampler gamma(double shape, UniformRandomProvider random) {
@@ -99,7 +103,7 @@ final class Drawing implements Supplier<Rates> {
         double[] chances = values(works, drawn, 1 - LEAST);
         double[] weights = values(answers, drawn, Double.MAX_VALUE);
         Map<Clock, Double> seconds = new IdentityHashMap<>();
-        clocks.forEach((clock, sampler) -> seconds.put(clock, sampler.next()));
+        clocks.forEach(one -> seconds.put(one.clock(), one.drawn().next()));
         return new Rates() {
             @Override
             public double works(Reaction reaction) {

@@ -12,6 +12,7 @@ import app.narrowgate.core.solve.RoundChain;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -114,7 +115,7 @@ final class ExpectedCounts {
      */
     Counts sum(Map<Tally.Kind, Double> times) {
         Counts all = new Counts();
-        Map<Conditioned, double[]> begun = new IdentityHashMap<>();
+        Map<Conditioned, double[]> begun = new LinkedHashMap<>();
         times.forEach((kind, many) -> {
             boolean ended = solved.index().situation(kind.start()).isPresent() && kind.ending().kind().isPresent();
             if (ended && !kind.nothing() && kind.reaction().flatMap(solved.index()::reaction).isEmpty()) {

@@ -5,6 +5,7 @@ import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -47,6 +48,7 @@ public final class Learner {
         Beliefs before = group.asWritten();
         Beliefs now = before;
         for (int turn = 0; turn < TURNS; turn++) {
+            before = before.choosing(written.by(now), 1.0 / (turn + 1));
             Beliefs next = before.after(sum(now, own));
             boolean still = moved(now, next) < STILL;
             now = next;
@@ -75,7 +77,7 @@ public final class Learner {
 
     private static Map<Double, Map<Tally.Kind, Double>> byGap(Tally tally) {
         Map<Double, Map<Tally.Kind, Double>> byGap = new TreeMap<>();
-        tally.times().forEach((kind, times) -> byGap.computeIfAbsent(kind.gap(), gap -> new HashMap<>()).put(kind, times));
+        tally.times().forEach((kind, times) -> byGap.computeIfAbsent(kind.gap(), gap -> new LinkedHashMap<>()).put(kind, times));
         return byGap;
     }
 

@@ -6,12 +6,14 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.UUID;
 
 /**
@@ -53,8 +55,15 @@ public record Tally(Instant now, Map<Kind, Double> times) {
         }
     }
 
+    /** Always in the same order, whatever order they came in: what is drawn by them is the same then. */
     public Tally {
-        times = Map.copyOf(times);
+        Map<Kind, Double> ordered = new LinkedHashMap<>();
+        Map<String, Kind> byName = new TreeMap<>();
+        times.keySet().forEach(kind -> byName.put(kind.toString(), kind));
+        for (Kind kind : byName.values()) {
+            ordered.put(kind, times.get(kind));
+        }
+        times = Collections.unmodifiableMap(ordered);
     }
 
     /** Those that nobody has taken out, without the ones that take out. */

@@ -17,7 +17,7 @@ import org.apache.commons.rng.UniformRandomProvider;
 final class Together {
 
     /** Rounds that take less than this share of its variance from a figure say nothing of it. */
-    private static final double NOTHING = 0.02;
+    private static final double NOTHING = 0.005;
 
     /** 1 over the variance of what is certain. */
     private static final double CERTAIN = 1e12;
