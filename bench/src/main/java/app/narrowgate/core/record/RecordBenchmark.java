@@ -60,8 +60,8 @@ public class RecordBenchmark {
         List<Event.Round> rounds = new ArrayList<>();
         for (int i = 0; i < many; i++) {
             rounds.add(new Event.Round(new UUID(1, i), NOW.minus(Duration.ofMinutes(random.nextInt(120_000))), new UUID(0, 1 + random.nextInt(24)),
-                    Optional.empty(), starts.get(random.nextInt(starts.size())), Optional.empty(), Ending.in(kinds[random.nextInt(kinds.length)]), Optional.empty(),
-                    Optional.empty(), Optional.empty(), false, gaps ? Optional.of(random.nextInt(61) - 30.0) : Optional.empty()));
+                    Optional.empty(), starts.get(random.nextInt(starts.size())), Optional.empty(), Ending.in(kinds[random.nextInt(kinds.length)]),
+                    Optional.empty(), Optional.empty(), Optional.empty(), false, gaps ? Optional.of(random.nextInt(61) - 30.0) : Optional.empty()));
         }
         return rounds;
     }

@@ -49,11 +49,6 @@ public record Beta(double yes, double no) {
         return yes == 0 || no == 0;
     }
 
-    /** The chance that is not exceeded with probability {@code p} in [0,1]. */
-    public double quantile(double p) {
-        return isSure() ? mean() : BetaDistribution.of(yes, no).inverseCumulativeProbability(p);
-    }
-
     /** Draws chances as they may be. */
     Together.Sampler sampler(UniformRandomProvider random) {
         if (isSure()) {

@@ -2,10 +2,7 @@ package app.narrowgate.core.record;
 
 import app.narrowgate.core.check.Range;
 import app.narrowgate.core.check.RefusedException;
-import app.narrowgate.core.check.Text;
-import app.narrowgate.core.drill.Role;
 import app.narrowgate.core.map.Id;
-import app.narrowgate.core.map.LinkRef;
 import app.narrowgate.core.trait.Side;
 import java.time.Instant;
 import java.util.Optional;
@@ -22,33 +19,6 @@ public sealed interface Event {
 
     /** When it happened. */
     Instant at();
-
-    /** Somebody was in a class. */
-    record Attendance(UUID id, Instant at, UUID person) implements Event {
-    }
-
-    /**
-     * Somebody repeated something.
-     *
-     * @param technique what was repeated
-     * @param link the reaction and the response that it answered, where that is known
-     * @param role first where they did it, second where they fed it
-     * @param many how many times
-     * @param clean how many of them came clean
-     */
-    record Repetitions(UUID id, Instant at, UUID person, Id technique, Optional<LinkRef> link, Optional<Side> side, Role role, int many, int clean)
-            implements Event {
-
-        /** Repetitions of one thing in one go. */
-        public static final Range MANY = new Range(1, 10_000, "repetitions");
-
-        public Repetitions {
-            MANY.require("The repetitions", many);
-            if (clean < 0 || clean > many) {
-                throw new RefusedException("%d clean of %d: there cannot be more clean ones than there were.".formatted(clean, many));
-            }
-        }
-    }
 
     /**
      * A live round, seen from whoever was on the bottom.
@@ -83,30 +53,6 @@ public sealed interface Event {
             if (partner.equals(Optional.of(person))) {
                 throw new RefusedException("Nobody rolls with themselves; choose another partner.");
             }
-        }
-    }
-
-    /**
-     * A cue was read.
-     *
-     * @param cue the reaction and the response that was shown
-     * @param chosen the reaction that was chosen as the answer
-     * @param milliseconds until it was chosen
-     */
-    record Reading(UUID id, Instant at, UUID person, LinkRef cue, Id chosen, boolean right, int milliseconds) implements Event {
-
-        /** How long reading may take. */
-        public static final Range MILLISECONDS = new Range(1, 120_000, "milliseconds");
-
-        public Reading {
-            MILLISECONDS.require("The time of the reading", milliseconds);
-        }
-    }
-
-    /** A coach decided on somebody's gate. */
-    record GateDecision(UUID id, Instant at, UUID person, Id situation, Side side, boolean passed, String reason) implements Event {
-        public GateDecision {
-            Text.SENTENCE.require("The reason", reason);
         }
     }
 

@@ -7,14 +7,10 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
-import java.util.UUID;
 
 /**
  * Rounds that say the same of a map, counted together. Evidence fades: half of it is left after {@link #HALF_LIFE} days, our estimate.
@@ -66,29 +62,11 @@ public record Tally(Instant now, Map<Kind, Double> times) {
         times = Collections.unmodifiableMap(ordered);
     }
 
-    /** Those that nobody has taken out, without the ones that take out. */
-    public static List<Event> standing(Collection<? extends Event> events) {
-        Set<UUID> out = new HashSet<>();
-        events.forEach(event -> {
-            if (event instanceof Event.Void gone) {
-                out.add(gone.event());
-            }
-        });
-        return events.stream().filter(event -> !(event instanceof Event.Void) && !out.contains(event.id())).map(Event.class::cast).toList();
-    }
-
     /** Of rounds at {@code now}; one look-up a round. */
     public static Tally of(Collection<Event.Round> rounds, Instant now) {
         Map<Kind, Double> times = new LinkedHashMap<>();
         rounds.forEach(round -> times.merge(Kind.of(round), left(round.at(), now), Double::sum));
         return new Tally(now, times);
-    }
-
-    /** With one more round, which was just now. */
-    public Tally and(Event.Round round) {
-        Map<Kind, Double> more = new LinkedHashMap<>(times);
-        more.merge(Kind.of(round), left(round.at(), now), Double::sum);
-        return new Tally(now, more);
     }
 
     /** What is left at {@code now} of the evidence of something that happened {@code at}, in (0,1]. */
