@@ -1,19 +1,25 @@
 package app.narrowgate.server.record;
 
+import app.narrowgate.server.account.Kept;
+import app.narrowgate.server.person.People;
 import app.narrowgate.server.person.PersonTold;
 import java.util.UUID;
+import org.springframework.context.annotation.Lazy;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
-/** Of somebody on the roster: every round in which they were below or on top, on whatever map. */
+/** Of somebody: every round in which they were below or on top, on whatever map. */
 @Component
-@Order(3)
-class RecordTold implements PersonTold {
+@Order(5)
+class RecordTold implements Kept, PersonTold {
 
     private final RecordMapper mapper;
+    private final People people;
 
-    RecordTold(RecordMapper mapper) {
+    /** The roster asks for this, too; so it is looked up when it is needed. */
+    RecordTold(RecordMapper mapper, @Lazy People people) {
         this.mapper = mapper;
+        this.people = people;
     }
 
     @Override
@@ -22,7 +28,7 @@ class RecordTold implements PersonTold {
     }
 
     @Override
-    public Object of(UUID person) {
-        return mapper.with(person);
+    public Object of(UUID someone) {
+        return mapper.with(people.of(someone).orElse(someone));
     }
 }
