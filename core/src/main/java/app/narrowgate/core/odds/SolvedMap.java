@@ -120,8 +120,7 @@ public final class SolvedMap {
      * @throws NotConvergedException when the bounds did not meet
      */
     public SolvedMap by(Rates others) {
-        Conditions same = conditions.by(others);
-        return new SolvedMap(index, same, others, GameCompiler.rated(this, same), places).converged();
+        return by(others, IntervalIterationSolver.GAP);
     }
 
     /**

@@ -56,9 +56,14 @@ public final class Beliefs implements Rates {
         index.map().situations().forEach(situation -> situation.clock().ifPresent(clock -> clocks.put(clock, situation.id())));
     }
 
-    /** What is written on a map under a setting, and nothing seen yet. */
+    /**
+     * What is written on a map under a setting, and nothing seen yet. Where a figure was learned before and written on the map since, what
+     * was thought before that counts: the rounds behind it are counted anew.
+     */
     public static Beliefs of(SolvedMap written) {
-        return new Beliefs(written.index(), written.rates(), usual(written), Evidence.none(), new Counts(), new Counts());
+        Map<Id, Double> before = new HashMap<>();
+        written.map().reactions().stream().filter(one -> one.source().isPresent()).forEach(one -> before.put(one.id(), one.before().chance()));
+        return new Beliefs(written.index(), before.isEmpty() ? written.rates() : written.rates().working(before), usual(written), Evidence.none(), new Counts(), new Counts());
     }
 
     private static Map<Id, Double> usual(SolvedMap solved) {
@@ -118,7 +123,7 @@ public final class Beliefs implements Rates {
     }
 
     /** Figures that rounds speak for together. */
-    private Together together() {
+    Together together() {
         Together made = together;
         if (made == null) {
             made = new Together(this);

@@ -1,6 +1,7 @@
 package app.narrowgate.core.record;
 
 import app.narrowgate.core.check.Range;
+import java.util.SplittableRandom;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 import org.apache.commons.statistics.distribution.ContinuousDistribution;
@@ -45,8 +46,22 @@ public record Beta(double yes, double no) {
         return yes * no / (all * all * (all + 1));
     }
 
+    /** The mean, and between what the chance lies nine times in ten. */
+    public Doubt doubt() {
+        if (isSure()) {
+            return new Doubt(mean(), mean(), mean());
+        }
+        BetaDistribution distribution = BetaDistribution.of(yes, no);
+        return new Doubt(mean(), distribution.inverseCumulativeProbability(Doubt.OUTSIDE), distribution.inverseCumulativeProbability(1 - Doubt.OUTSIDE));
+    }
+
     private boolean isSure() {
         return yes == 0 || no == 0;
+    }
+
+    /** A chance as it may be, drawn. */
+    public double drawn(SplittableRandom random) {
+        return sampler(random::nextLong).next();
     }
 
     /** Draws chances as they may be. */

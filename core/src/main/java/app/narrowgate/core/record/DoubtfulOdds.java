@@ -18,8 +18,6 @@ public final class DoubtfulOdds {
     /** Draws that are usual. */
     public static final int DRAWS = 400;
 
-    private static final double OUTSIDE = 0.05;
-
     /** How exactly a draw is solved: far below what one draw differs from the next. */
     private static final double GAP = 1e-3;
 
@@ -36,12 +34,13 @@ public final class DoubtfulOdds {
     }
 
     /**
-     * Those of {@code beliefs} on the map and under the setting of {@code map}.
+     * Those of {@code beliefs} under the setting of {@code map}, which is the same map.
      *
      * @param draws how many, at least 20
      */
     public static DoubtfulOdds of(SolvedMap map, Beliefs beliefs, int draws, long seed) {
-        SolvedMap likely = map.by(beliefs);
+        // Clocks are told apart by who they are, so the beliefs' own copy of the map is asked.
+        SolvedMap likely = map.index() == beliefs.index() ? map.by(beliefs) : SolvedMap.of(beliefs.index(), map.setting(), beliefs).converged();
         int places = likely.game().places;
         double[] starts = likely.starts();
         double[][] worth = new double[places + 1][draws];
@@ -77,7 +76,7 @@ public final class DoubtfulOdds {
     }
 
     private static Doubt between(double likely, double[] sorted) {
-        return new Doubt(likely, quantile(sorted, OUTSIDE), quantile(sorted, 1 - OUTSIDE));
+        return new Doubt(likely, quantile(sorted, Doubt.OUTSIDE), quantile(sorted, 1 - Doubt.OUTSIDE));
     }
 
     /** By linear interpolation between the draws. */

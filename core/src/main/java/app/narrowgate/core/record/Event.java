@@ -56,6 +56,10 @@ public sealed interface Event {
         }
     }
 
+    /** A coach keeps what the map says of an answer, whatever was seen of it so far. */
+    record Keep(UUID id, Instant at, Id reaction) implements Event {
+    }
+
     /** An event was a mistake. */
     record Void(UUID id, Instant at, UUID event) implements Event {
         public Void {

@@ -1,5 +1,6 @@
 package app.narrowgate.core.record;
 
+import app.narrowgate.core.map.Id;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -23,6 +24,11 @@ public record Evidence(List<Kind> kinds) {
     /** Nothing at all. */
     public static Evidence none() {
         return new Evidence(List.of());
+    }
+
+    /** How often {@code reaction} was tried, of which it is sure, or of which it is only to be expected. */
+    public double tries(Id reaction, boolean sure) {
+        return kinds.stream().filter(kind -> kind.whole() == sure).mapToDouble(kind -> kind.times() * kind.counts().tries(reaction)).sum();
     }
 
     /** What surely happened. */

@@ -100,6 +100,11 @@ final class ExpectedCounts {
         return solved;
     }
 
+    /** The chance that a round that begins in {@code start} ends in that kind of place. */
+    double chance(Id start, PlaceKind kind) {
+        return end(solved.place(start), Ending.in(kind)).chance()[solved.place(start)];
+    }
+
     /**
      * What a round counts; empty where it had no end, or the map knows no such beginning or no way from there to the end. What was noted
      * counts whole.
@@ -136,12 +141,12 @@ final class ExpectedCounts {
         int place = solved.place(start.id());
         if (!kind.nothing()) {
             Optional<Reaction> noted = kind.reaction().flatMap(solved.index()::reaction);
-            return noted.isPresent() ? through(place, noted.get(), kind.response(), end(kind.ending())) : between(place, reachable(place, kind.ending()));
+            return noted.isPresent() ? through(place, noted.get(), kind.response(), end(place, kind.ending())) : between(place, reachable(place, kind.ending()));
         }
         Optional<Clock> ran = start.clock().filter(clock -> kind.seconds().isPresent() && kind.ending().place().equals(Optional.of(clock.becomes())));
         Counts counts = new Counts();
         ran.ifPresent(clock -> counts.ran(start.id(), 1, kind.seconds().orElseThrow()));
-        Conditioned end = end(kind.ending());
+        Conditioned end = end(place, kind.ending());
         double[] quietly = quietly(end);
         if (quietly[place] > 0) {
             quietly(counts, place, end, quietly, 1);
@@ -151,9 +156,9 @@ final class ExpectedCounts {
 
     /** What was noted; or, where the map knows no way from there to it, any end that is out as well. */
     private Conditioned reachable(int start, Ending ending) {
-        Conditioned exact = end(ending);
+        Conditioned exact = end(start, ending);
         return exact.chance()[start] > 0 || !ending.isOut() ? exact
-                : chain(List.of(Ending.class), place -> kinds[place] != null && Ending.isOut(kinds[place]));
+                : chain(start, List.of(Ending.class), place -> kinds[place] != null && Ending.isOut(kinds[place]));
     }
 
     /** From the beginning to the end, nothing else being known; empty where there is no way. */
@@ -252,20 +257,30 @@ final class ExpectedCounts {
     }
 
     /** Over in every place of the end's kind, or in the one that was noted. */
-    private Conditioned end(Ending ending) {
+    private Conditioned end(int start, Ending ending) {
         Optional<Id> noted = ending.place().filter(place -> solved.index().isPlace(place));
-        return chain(List.of(ending), noted.isPresent() ? place -> solved.placeId(place).equals(noted.get()) : place -> kinds[place] == ending.kind().get());
+        return chain(start, List.of(ending), noted.isPresent() ? place -> solved.placeId(place).equals(noted.get()) : place -> kinds[place] == ending.kind().get());
     }
 
-    private Conditioned chain(List<?> key, IntPredicate wanted) {
-        return chains.computeIfAbsent(key, k -> {
+    /** Over where it is wanted, and where people rest by the map; but where a round begins they go on. */
+    private Conditioned chain(int start, List<?> key, IntPredicate wanted) {
+        int goesOn = rests(start) ? start : -1;
+        return chains.computeIfAbsent(List.of(key, goesOn), k -> {
             boolean[] over = new boolean[solved.game().places];
             for (int place = 0; place < over.length; place++) {
                 over[place] = wanted.test(place);
             }
-            RoundChain chain = RoundChain.mixed(solved.game(), solved.solution(), chosen, over);
+            boolean[] ends = over.clone();
+            for (int place = 0; place < over.length; place++) {
+                ends[place] |= place != goesOn && rests(place);
+            }
+            RoundChain chain = RoundChain.mixed(solved.game(), solved.solution(), chosen, ends);
             return new Conditioned(chain, chain.endingAt(over));
         });
+    }
+
+    private boolean rests(int place) {
+        return place < solved.game().situations && solved.solution().choice(place).rests();
     }
 
     private static void count(Counts counts, Move move, double times) {

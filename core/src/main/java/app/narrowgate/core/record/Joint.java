@@ -70,6 +70,19 @@ final class Joint {
         return variance[figure][figure];
     }
 
+    /** The variance of so many of each figure, added up. */
+    double variance(double[] of) {
+        double sum = 0;
+        for (int i = 0; i < of.length; i++) {
+            if (of[i] != 0) {
+                for (int j = 0; j < of.length; j++) {
+                    sum += of[i] * variance[i][j] * of[j];
+                }
+            }
+        }
+        return Math.max(0, sum);
+    }
+
     /**
      * How far the figures lie from the likeliest, drawn.
      *

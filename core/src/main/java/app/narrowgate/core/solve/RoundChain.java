@@ -28,6 +28,9 @@ public final class RoundChain {
         this.game = game;
         this.solution = solution;
         this.over = over;
+        for (int s = 0; chosen.length == 0 && s < game.situations; s++) {
+            over[s] |= solution.choice(s).rests();
+        }
         this.row = new int[game.places + 1];
         IntList to = new IntList();
         double[] share = new double[2 * (game.situations + chosen.length) + game.landing.length];
@@ -85,7 +88,7 @@ public final class RoundChain {
      * The chain of people who do not always choose the best.
      *
      * @param chosen index option: how often it is chosen in its situation; where all of a situation are 0 the best is chosen, else they sum to 1
-     * @param over index place: where it is over as soon as it comes there
+     * @param over index place: where it is over as soon as it comes there, and nowhere else
      * @throws TangledException when its loops are too large to be solved
      */
     public static RoundChain mixed(Game game, Solution solution, double[] chosen, boolean[] over) {
@@ -94,7 +97,7 @@ public final class RoundChain {
 
     /** True when the round is over at {@code place}. */
     public boolean ends(int place) {
-        return place >= game.situations || over[place] || solution.choice(place).rests();
+        return place >= game.situations || over[place];
     }
 
     /** True when nothing more happens at {@code place}: the round is over, or somebody is held with nothing to do. */

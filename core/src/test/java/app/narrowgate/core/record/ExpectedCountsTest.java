@@ -116,7 +116,7 @@ class ExpectedCountsTest {
     @Test
     void onAMapWithLoopsTheyAreThoseOfManyRoundsToThatEnd() {
         SolvedMap solved = looping();
-        Mat mat = new Mat(solved, 7);
+        TrueMat mat = Mat.of(solved, 7);
         Map<PlaceKind, List<Counts>> seen = new HashMap<>();
         for (int roll = 0; roll < 100_000; roll++) {
             mat.roll(Id.of("pinned")).ifPresent(rolled -> seen.computeIfAbsent(rolled.kind(), kind -> new ArrayList<>()).add(rolled.counts()));
@@ -135,7 +135,7 @@ class ExpectedCountsTest {
     @Test
     void soAreThoseOfManyRoundsWhoseLastAnswerWasNoted() {
         SolvedMap solved = looping();
-        Mat mat = new Mat(solved, 9);
+        TrueMat mat = Mat.of(solved, 9);
         Map<List<?>, List<Counts>> seen = new HashMap<>();
         for (int roll = 0; roll < 100_000; roll++) {
             mat.roll(Id.of("pinned")).filter(rolled -> rolled.last().isPresent())

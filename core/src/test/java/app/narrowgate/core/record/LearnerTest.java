@@ -21,6 +21,7 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.statistics.distribution.GammaDistribution;
 import org.junit.jupiter.api.Test;
@@ -45,7 +46,7 @@ class LearnerTest {
                 .reaction("last", 0.2, 1, Map.of(), Optional.of("tap"), "mount*6", "tap*3").map());
     }
 
-    private static SolvedMap written() {
+    static SolvedMap written() {
         return SolvedMap.of(pins(), Setting.of(Id.of("even")));
     }
 
@@ -63,13 +64,13 @@ class LearnerTest {
     }
 
     /** The share of places in which nine in ten held the truth, over gyms. */
-    private static double held(int gyms, int rounds, Function<Mat.Rolled, Event.Round> log) {
+    private static double held(int gyms, int rounds, Function<TrueMat.Rolled, Event.Round> log) {
         SolvedMap written = written();
         int held = 0;
         int all = 0;
         for (int gym = 0; gym < gyms; gym++) {
             SolvedMap truth = truth(written, 1000 + gym);
-            Tally tally = tally(new Mat(truth, habits(truth, gym), gym).rolls(rounds), log);
+            Tally tally = tally(Mat.of(truth, habits(truth, gym), gym).rolls(rounds), log);
             DoubtfulOdds odds = DoubtfulOdds.of(written, new Learner(written).learn(tally), DoubtfulOdds.DRAWS, 5);
             for (int place = 0; place < written.game().situations; place++) {
                 Id id = written.placeId(place);
@@ -83,18 +84,18 @@ class LearnerTest {
         return held / (double) all;
     }
 
-    private static Tally tally(List<Mat.Rolled> rolled, Function<Mat.Rolled, Event.Round> log) {
+    private static Tally tally(List<TrueMat.Rolled> rolled, Function<TrueMat.Rolled, Event.Round> log) {
         return Tally.of(rolled.stream().map(log).toList(), Mat.now());
     }
 
     @Test
     void nineInTenHoldTheTruthNineTimesInTen() {
-        assertThat(held(200, 0, Mat.Rolled::logged)).as("by what is written alone").isBetween(0.86, 0.94);
+        assertThat(held(200, 0, Mat::logged)).as("by what is written alone").isBetween(0.86, 0.94);
         for (int rounds : new int[] {30, 300}) {
-            assertThat(held(200, rounds, Mat.Rolled::logged)).as("%d rounds of which only beginning and end are known", rounds).isBetween(0.86, 0.94);
+            assertThat(held(200, rounds, Mat::logged)).as("%d rounds of which only beginning and end are known", rounds).isBetween(0.86, 0.94);
         }
         for (int rounds : new int[] {100, 1000}) {
-            assertThat(held(200, rounds, Mat.Rolled::noted)).as("%d rounds whose last answer was noted", rounds).isBetween(0.86, 0.94);
+            assertThat(held(200, rounds, Mat::noted)).as("%d rounds whose last answer was noted", rounds).isBetween(0.86, 0.94);
         }
     }
 
@@ -103,9 +104,9 @@ class LearnerTest {
     void whatIsReckonedIsNotAsSureAsWhatIsSeen() {
         SolvedMap written = written();
         Learner learner = new Learner(written);
-        List<Mat.Rolled> rolled = new Mat(written, 3).rolls(2000);
-        Beliefs reckoned = learner.learn(tally(rolled, Mat.Rolled::logged));
-        Beliefs noted = learner.learn(tally(rolled, Mat.Rolled::noted));
+        List<TrueMat.Rolled> rolled = Mat.of(written, 3).rolls(2000);
+        Beliefs reckoned = learner.learn(tally(rolled, Mat::logged));
+        Beliefs noted = learner.learn(tally(rolled, Mat::noted));
         Reaction reaction = written.index().reaction(Id.of("r3")).orElseThrow();
         double asIfSeen = Beta.of(reckoned.works(reaction), Beliefs.WORKS + reckoned.evidence().reckoned().tries(reaction.id())).variance();
         assertThat(reckoned.going(reaction).variance()).isGreaterThan(3 * asIfSeen);
@@ -118,12 +119,12 @@ class LearnerTest {
         SolvedMap written = written();
         SolvedMap truth = truth(written, 44);
         Learner learner = new Learner(written);
-        List<Mat.Rolled> rolled = new Mat(truth, 8).rolls(4000);
+        List<TrueMat.Rolled> rolled = Mat.of(truth, 8).rolls(4000);
         double off = Math.abs(written.startWorth() - truth.startWorth());
         assertThat(off).isGreaterThan(0.02);
         double width = 1;
         for (int rounds : new int[] {100, 1000, 4000}) {
-            Doubt doubt = DoubtfulOdds.of(written, learner.learn(tally(rolled.subList(0, rounds), Mat.Rolled::logged)), 400, 1).atTheStarts();
+            Doubt doubt = DoubtfulOdds.of(written, learner.learn(tally(rolled.subList(0, rounds), Mat::logged)), 400, 1).atTheStarts();
             assertThat(doubt.width()).isLessThan(width);
             width = doubt.width();
             assertThat(truth.startWorth()).isBetween(doubt.low() - 0.01, doubt.high() + 0.01);
@@ -148,7 +149,7 @@ class LearnerTest {
     void whoeverIsLearnedOfByThemselvesStartsFromTheirGroup() {
         SolvedMap written = written();
         Learner learner = new Learner(written);
-        Beliefs group = learner.learn(tally(new Mat(truth(written, 42), 8).rolls(1000), Mat.Rolled::logged));
+        Beliefs group = learner.learn(tally(Mat.of(truth(written, 42), 8).rolls(1000), Mat::logged));
         Beliefs nobody = learner.learn(group, new Tally(Mat.now(), Map.of()));
         written.map().reactions().forEach(reaction -> {
             assertThat(nobody.works(reaction)).isCloseTo(group.works(reaction), within(1e-12));
@@ -163,7 +164,7 @@ class LearnerTest {
     void anotherRoundMovesWhatIsBelievedAsLearningAllAgainDoes() {
         SolvedMap written = written();
         Learner learner = new Learner(written);
-        List<Event.Round> rounds = new Mat(truth(written, 42), 8).rolls(300).stream().map(Mat.Rolled::logged).toList();
+        List<Event.Round> rounds = Mat.of(truth(written, 42), 8).rolls(300).stream().map(Mat::logged).toList();
         Event.Round more = ExpectedCountsTest.round("side", PlaceKind.GUARD, null, null);
         Beliefs before = learner.learn(Tally.of(rounds, Mat.now()));
         Beliefs quick = learner.another(before, more);
@@ -187,6 +188,25 @@ class LearnerTest {
         Beliefs uneven = new Learner(written).learn(Tally.of(Collections.nCopies(20, heavier), Mat.now()));
         Reaction last = jacket.reaction(Id.of("r9")).orElseThrow();
         assertThat(uneven.works(last)).isGreaterThan(even.works(last));
+    }
+
+    /** Whoever has their guard back has ended the round, whatever is taught from there: a tap is never laid to what would have come after it. */
+    @Test
+    void aRoundIsOverWherePeopleRest() {
+        MapIndex index = MapIndex.of(new MapFixture().resting("guard", PlaceKind.GUARD).situation("mount", 60, "tap")
+                .reaction("mount", 0.6, 0, Map.of(), Optional.of("tap"), "guard*1")
+                .reaction("guard", 0.5, 0, Map.of(), Optional.of("mount"), "win*1").map());
+        SolvedMap written = SolvedMap.of(index, Setting.of(Id.of("even")));
+        Event.Round tapped = ExpectedCountsTest.round("mount", PlaceKind.TAP, null, null);
+        Event.Round out = ExpectedCountsTest.round("mount", PlaceKind.GUARD, null, null);
+        Tally half = Tally.of(Stream.concat(Collections.nCopies(500, tapped).stream(), Collections.nCopies(500, out).stream()).toList(), Mat.now());
+        Beliefs beliefs = new Learner(written).learn(half);
+        Reaction first = index.reactionsFrom(Id.of("mount")).get(0);
+        assertThat(beliefs.works(first)).as("conjugate, eight trials and a thousand").isCloseTo((8 * 0.6 + 500) / 1008, within(1e-3));
+        assertThat(beliefs.works(index.reactionsFrom(Id.of("guard")).get(0))).as("nothing was seen of it").isEqualTo(0.5);
+        // Where the round begins in such a place they go on.
+        Beliefs begun = new Learner(written).learn(Tally.of(Collections.nCopies(50, ExpectedCountsTest.round("guard", PlaceKind.TAP, null, null)), Mat.now()));
+        assertThat(begun.works(index.reactionsFrom(Id.of("guard")).get(0))).isLessThan(0.2);
     }
 
     @Test

@@ -36,6 +36,7 @@ import app.narrowgate.core.map.Segment;
 import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.map.Stage;
 import app.narrowgate.core.map.StanceRef;
+import app.narrowgate.core.map.Source;
 import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.map.ThinkingTime;
 import app.narrowgate.core.map.Word;
@@ -43,6 +44,8 @@ import app.narrowgate.core.trait.AgeGroup;
 import app.narrowgate.core.trait.Injury;
 import app.narrowgate.core.trait.Level;
 import app.narrowgate.exchange.json.Fields;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.LinkedHashMap;
@@ -296,7 +299,27 @@ final class MapReader {
     Reaction reaction(Fields f) {
         return new Reaction(f.id(), f.reference("from"), f.reference("technique"),
                 optionalSentence(f, "when"), optionalSentence(f, "doNot"), f.flags("needs"), f.number("seconds", Reaction.SECONDS), likelihood(f, "works", Range.CHANCE),
+                f.object("source", MapReader::source),
                 f.referenceOrNull("stuffed"), f.objects("responses", this::response));
+    }
+
+    private static Source source(Fields f) {
+        double tries = f.number("tries", Source.TRIES);
+        double noted = f.number("noted", Source.TRIES);
+        if (noted > tries) {
+            f.problem("noted", "More noted tries than there were tries; write at most %s.".formatted(tries));
+        }
+        return new Source(f.number("chance", Range.CHANCE), likelihood(f, "before", Range.CHANCE), tries, Math.min(noted, tries), day(f, "until"));
+    }
+
+    private static LocalDate day(Fields f, String field) {
+        String said = f.text(field, Text.TITLE);
+        try {
+            return LocalDate.parse(said);
+        } catch (DateTimeParseException e) {
+            f.problem(field, "“%s” is no day; write it like 2026-09-03.".formatted(said));
+            return LocalDate.EPOCH;
+        }
     }
 
     private Response response(Fields f) {

@@ -244,6 +244,14 @@ final class MapWriter {
         flags(node, "needs", reaction.needs());
         number(node, "seconds", reaction.seconds());
         likelihood(node, "works", reaction.works());
+        reaction.source().ifPresent(source -> {
+            ObjectNode told = node.putObject("source");
+            number(told, "chance", source.chance());
+            likelihood(told, "before", source.before());
+            number(told, "tries", source.tries());
+            number(told, "noted", source.noted());
+            told.put("until", source.until().toString());
+        });
         reaction.stuffed().ifPresent(place -> node.put("stuffed", place.value()));
         list(node, "responses", reaction.responses(), MapWriter::response);
         return node;

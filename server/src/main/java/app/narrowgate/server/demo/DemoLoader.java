@@ -62,7 +62,8 @@ class DemoLoader implements ApplicationRunner {
         }
     }
 
-    private static String resource(String path) {
+    /** The text of a file of the demo gym. */
+    static String resource(String path) {
         try {
             return new ClassPathResource(path).getContentAsString(StandardCharsets.UTF_8);
         } catch (IOException e) {

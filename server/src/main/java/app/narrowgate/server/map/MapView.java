@@ -19,6 +19,7 @@ import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
 import app.narrowgate.core.map.Segment;
 import app.narrowgate.core.map.Situation;
+import app.narrowgate.core.map.Source;
 import app.narrowgate.core.map.StanceRef;
 import app.narrowgate.core.map.Technique;
 import app.narrowgate.server.config.RenderedOnce;
@@ -26,6 +27,7 @@ import app.narrowgate.server.revision.Revision;
 import app.narrowgate.server.revision.RevisionView;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
+import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -153,11 +155,20 @@ public record MapView(UUID id, int revision, String title, String about, HouseVi
             @Schema(description = "What makes it the one to choose; empty where nobody has said") String when,
             @Schema(description = "Why it is wrong, for what people do and should not; empty for an answer") String doNot,
             Map<String, Boolean> needs, double seconds,
-            LikelihoodView works, @Nullable String stuffed, List<ResponseView> responses) {
+            LikelihoodView works, @Nullable SourceView source, @Nullable String stuffed, List<ResponseView> responses) {
         static ReactionView of(Reaction r) {
             return new ReactionView(r.id().value(), r.from().value(), r.technique().value(), r.when(), r.doNot(), flags(r.needs()),
-                    r.seconds(), LikelihoodView.of(r.works()), r.stuffed().map(Id::value).orElse(null),
+                    r.seconds(), LikelihoodView.of(r.works()), r.source().map(SourceView::of).orElse(null), r.stuffed().map(Id::value).orElse(null),
                     r.responses().stream().map(ResponseView::of).toList());
+        }
+    }
+
+    @Schema(name = "Source")
+    record SourceView(@Schema(description = "What stood there before") LikelihoodView before,
+            @Schema(description = "How often it was tried in the rounds behind the figure") double tries,
+            @Schema(description = "How many of these were noted") double noted, LocalDate until) {
+        static SourceView of(Source source) {
+            return new SourceView(LikelihoodView.of(source.before()), source.tries(), source.noted(), source.until());
         }
     }
 

@@ -8,6 +8,7 @@ import app.narrowgate.core.person.Person;
 import app.narrowgate.core.right.Right;
 import app.narrowgate.core.trait.AgeGroup;
 import app.narrowgate.core.trait.Injury;
+import app.narrowgate.core.trait.Level;
 import app.narrowgate.server.account.Accounts;
 import app.narrowgate.server.account.Archive;
 import app.narrowgate.server.account.Forgotten;
@@ -267,6 +268,14 @@ public class People {
         Map<UUID, Optional<Double>> weights = new HashMap<>();
         mapper.all().stream().filter(row -> wanted.contains(row.id())).forEach(row -> weights.put(row.id(), row.person().weight()));
         return weights;
+    }
+
+    /** How experienced those of {@code ids} are who are on the roster, where that is known. */
+    public Map<UUID, Level> levels(Collection<UUID> ids) {
+        Set<UUID> wanted = Set.copyOf(ids);
+        Map<UUID, Level> levels = new HashMap<>();
+        mapper.all().stream().filter(row -> wanted.contains(row.id())).forEach(row -> row.person().level().ifPresent(level -> levels.put(row.id(), level)));
+        return levels;
     }
 
     /** Who somebody who signs in is on the roster; empty while nobody has said. */

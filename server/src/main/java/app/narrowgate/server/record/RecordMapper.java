@@ -2,6 +2,7 @@ package app.narrowgate.server.record;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -18,8 +19,11 @@ interface RecordMapper {
             from record_event e
             """;
 
+    /** What nobody has taken out. */
+    String NOT_VOID = "not exists (select 1 from record_event v where v.voids = e.id) ";
+
     /** Rounds that nobody has taken out. */
-    String STANDING = "e.kind = 'round' and not exists (select 1 from record_event v where v.voids = e.id) ";
+    String STANDING = "e.kind = 'round' and " + NOT_VOID;
 
     /** An event that is there already stays as it is: the same one, sent again over a bad connection. */
     @Insert("""
@@ -30,8 +34,8 @@ interface RecordMapper {
             on conflict do nothing""")
     int insert(@Param("mapId") UUID mapId, @Param("row") EventRow row);
 
-    @Select("select exists (select 1 from record_event e where e.id = #{id} and e.map_id = #{mapId} and e.kind = 'round')")
-    boolean isRound(@Param("mapId") UUID mapId, @Param("id") UUID id);
+    @Select("select exists (select 1 from record_event e where e.id = #{id} and e.map_id = #{mapId} and e.kind <> 'void')")
+    boolean mayBeVoided(@Param("mapId") UUID mapId, @Param("id") UUID id);
 
     /** Rounds that stand, the newest first. */
     @Select(EVENT + "where e.map_id = #{mapId} and " + STANDING + "order by e.at desc, e.id limit #{most}")
@@ -67,6 +71,31 @@ interface RecordMapper {
             where e.map_id = #{mapId} and (cast(#{person} as uuid) is null or e.person = #{person}) and
             """ + STANDING + "group by e.situation")
     List<Begun> begun(@Param("mapId") UUID mapId, @Param("person") UUID person);
+
+    /** Rounds of one person from one place that ended alike. */
+    record Ended(String situation, double gap, UUID person, String ending, int rounds) {
+    }
+
+    /** Rounds that stand and ended out or with a tap. */
+    @Select("""
+            select e.situation, round(coalesce(e.gap, 0) / #{step}) * #{step} as gap, e.person, e.ending, count(*) as rounds from record_event e
+            where e.map_id = #{mapId} and e.ending in ('reversal', 'counter', 'standing', 'guard', 'tap') and
+            """ + STANDING + "group by 1, 2, 3, 4 order by 1, 2, 3, 4")
+    List<Ended> ended(@Param("mapId") UUID mapId, @Param("step") double step);
+
+    @Select("select min(e.at) from record_event e where e.map_id = #{mapId} and " + STANDING)
+    Optional<Instant> since(UUID mapId);
+
+    /** That what the map says of an answer is kept. */
+    record Kept(UUID id, String reaction, Instant at, String author) {
+    }
+
+    @Select("""
+            select distinct on (e.reaction) e.id, e.reaction, e.at, a.display_name as author
+            from record_event e left join account a on a.id = e.author
+            where e.map_id = #{mapId} and e.kind = 'keep' and
+            """ + NOT_VOID + "order by e.reaction, e.at desc, e.id")
+    List<Kept> kept(UUID mapId);
 
     /** Another word whenever anything was kept, taken out or erased. */
     @Select("select count(*) || ' ' || coalesce(max(kept_at), 'epoch') from record_event where map_id = #{mapId}")

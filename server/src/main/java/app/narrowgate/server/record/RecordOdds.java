@@ -2,11 +2,15 @@ package app.narrowgate.server.record;
 
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.core.record.Beliefs;
 import app.narrowgate.core.record.DoubtfulOdds;
 import app.narrowgate.core.record.Learner;
+import app.narrowgate.core.record.ToLog;
+import app.narrowgate.core.record.Truth;
+import app.narrowgate.core.record.Truths;
 import app.narrowgate.server.map.StoredMap;
 import app.narrowgate.server.odds.AnswerStore;
 import app.narrowgate.server.odds.SolvedMaps;
@@ -14,6 +18,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -21,10 +26,13 @@ import org.springframework.stereotype.Service;
 
 /** The odds of a map by what the record says, and how sure they are. What was computed is kept until something more is logged, or the day is over. */
 @Service
-class RecordOdds {
+public class RecordOdds {
 
     /** Odds look the same whenever they are looked at. */
     private static final long SEED = 1;
+
+    /** Beginnings that are weighed to narrow one place. */
+    private static final int BEGINNINGS = 6;
 
     /**
      * What is asked: whose record, as it is.
@@ -52,7 +60,7 @@ class RecordOdds {
     }
 
     /** The setting in which rounds are logged: an even pair, a partner by habit, nobody late; what differs is told by each round. */
-    static Setting ofRounds(MapIndex index) {
+    public static Setting ofRounds(MapIndex index) {
         return Setting.of(index.map().aims().get(0).id()).withThinking(index.map().house().thinking());
     }
 
@@ -72,6 +80,29 @@ class RecordOdds {
             SolvedMap written = solved.solved(map, setting).converged();
             return DoubtfulOdds.of(written, beliefs(map, asked), DoubtfulOdds.DRAWS, SEED);
         });
+    }
+
+    /** What the map says beside what was seen. */
+    Truth truth(StoredMap map, Asked asked) {
+        Setting setting = ofRounds(map.index());
+        return answers.answer(question(map, setting, "truth", asked),
+                () -> new Truths(solved.solved(map, setting).converged(), beliefs(map, asked)).of(store.seen(map.id())));
+    }
+
+    /** Which rounds would tell most of the places in which rounds begin, that which would be narrowed most first. */
+    List<ToLog> toLog(StoredMap map, Asked asked) {
+        Setting setting = ofRounds(map.index());
+        return answers.answer(question(map, setting, "to log", asked), () -> {
+            List<Id> starts = map.index().map().situations().stream().filter(one -> one.entry() > 0 && one.rest().isEmpty()).map(Situation::id).toList();
+            return ToLog.each(odds(map, setting, asked), beliefs(map, asked), starts);
+        });
+    }
+
+    /** Which rounds would narrow the odds of one place most. */
+    Optional<ToLog> toLog(StoredMap map, Asked asked, Id place) {
+        Setting setting = ofRounds(map.index());
+        return answers.answer(question(map, setting, "to log " + place, asked),
+                () -> ToLog.narrowing(odds(map, setting, asked), beliefs(map, asked), place, BEGINNINGS));
     }
 
     /** How many rounds began in each place. */

@@ -4,9 +4,13 @@ import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.map.PlaceKind;
 import app.narrowgate.core.map.Reaction;
+import app.narrowgate.core.record.Ending;
 import app.narrowgate.core.record.Event;
 import app.narrowgate.core.record.Tally;
+import app.narrowgate.core.record.Truth;
+import app.narrowgate.core.trait.Level;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.person.People;
 import java.time.Clock;
@@ -19,12 +23,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps events: each once, by the id that its device gave it, and none is ever changed. */
 @Service
-class RecordStore {
+public class RecordStore {
 
     private final RecordMapper mapper;
     private final MapStore maps;
@@ -64,9 +69,13 @@ class RecordStore {
                     throw new RefusedException("Somebody in a round is not on the roster any more; choose others, or leave that round away.");
                 }
                 mapper.insert(mapId, row(round, gap(round, weights), by, now));
-            } else if (event instanceof Event.Void gone && mapper.isRound(mapId, gone.event())) {
+            } else if (event instanceof Event.Void gone && mapper.mayBeVoided(mapId, gone.event())) {
                 mapper.insert(mapId, new EventRow(gone.id(), EventRow.VOID, earlier(gone.at(), now), now, by, null, null, null, null, null, null, null, null,
                         null, false, null, gone.event()));
+            } else if (event instanceof Event.Keep kept) {
+                requireReaction(index, kept.reaction());
+                mapper.insert(mapId, new EventRow(kept.id(), EventRow.KEEP, earlier(kept.at(), now), now, by, null, null, null, null, null, null, null,
+                        kept.reaction().value(), null, false, null, null));
             }
         }
     }
@@ -79,12 +88,15 @@ class RecordStore {
             throw new RefusedException("The map has no place “%s” in which a round could end; choose another.".formatted(place));
         });
         round.reaction().ifPresent(id -> {
-            Reaction reaction = index.reaction(id)
-                    .orElseThrow(() -> new RefusedException("The map has no answer “%s”; choose another, or leave it away.".formatted(id)));
+            Reaction reaction = requireReaction(index, id);
             round.response().filter(response -> reaction.response(response).isEmpty()).ifPresent(response -> {
                 throw new RefusedException("“%s” is not answered by “%s” on the map; choose another, or leave it away.".formatted(id, response));
             });
         });
+    }
+
+    private static Reaction requireReaction(MapIndex index, Id id) {
+        return index.reaction(id).orElseThrow(() -> new RefusedException("The map has no answer “%s”; choose another, or leave it away.".formatted(id)));
     }
 
     /** What the roster says of the pair when it is logged: later they may weigh something else. */
@@ -122,6 +134,24 @@ class RecordStore {
         Map<Id, Integer> begun = new HashMap<>();
         mapper.begun(mapId, person.orElse(null)).forEach(one -> begun.put(Id.of(one.situation()), one.rounds()));
         return begun;
+    }
+
+    /** Rounds that ended out or with a tap, those that count the same together. */
+    List<Truth.Seen> seen(UUID mapId) {
+        List<RecordMapper.Ended> ended = mapper.ended(mapId, Tally.STEP);
+        Map<UUID, Level> levels = people.levels(ended.stream().map(RecordMapper.Ended::person).collect(Collectors.toSet()));
+        return ended.stream().map(one -> new Truth.Seen(Id.of(one.situation()), one.gap(), one.person(), Optional.ofNullable(levels.get(one.person())),
+                Ending.isOut(Coded.require(PlaceKind.class, "ending", one.ending())), one.rounds())).toList();
+    }
+
+    /** When the first round that stands was. */
+    Optional<Instant> since(UUID mapId) {
+        return mapper.since(mapId);
+    }
+
+    /** Answers of which a coach keeps what the map says, each with the last time they said so. */
+    List<RecordMapper.Kept> kept(UUID mapId) {
+        return mapper.kept(mapId);
     }
 
     /** Another word whenever anything was kept, taken out or erased. */
