@@ -4,7 +4,7 @@ import { lazy, useEffect, useRef, type ReactNode } from "react";
 import { Link, Navigate, Route, Routes } from "react-router";
 import { onNotLetIn, problemOf } from "../api/client";
 import { MapPage, paths, useMaps } from "../features/map";
-import { LogPage, RoundsPage } from "../features/record";
+import { LogPage, RoundsPage, TruthPage } from "../features/record";
 import { markEnded, Only, SignIn, useMay, useSession } from "../features/session";
 import { Door } from "../ui/Door";
 import { Failed, Loading } from "../ui/Notice";
@@ -148,6 +148,7 @@ function Inside() {
         <Route element={<Only right="keep-record" />}>
           <Route path="/map/:mapId/record" element={<LogPage />} />
           <Route path="/map/:mapId/record/rounds" element={<RoundsPage />} />
+          <Route path="/map/:mapId/record/truth" element={<TruthPage />} />
         </Route>
         <Route element={<Only right="edit-maps" />}>
           <Route path="/map/:mapId/workshop/:list?" element={<WorkshopPage />} />

@@ -81,6 +81,7 @@ export function placesOf(mapId: string, may: May): Place[] {
       right: "keep-record",
       views: [
         { title: "Log a round", to: paths.log(mapId) },
+        { title: "Does the map tell the truth?", to: paths.truth(mapId) },
         { title: "What was logged", to: paths.rounds(mapId) },
       ],
     },

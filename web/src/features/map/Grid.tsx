@@ -94,7 +94,7 @@ export const Grid = memo(function Grid({
           <div className="grid grid-cols-4 gap-x-6 wide:grid-cols-6">{resting.map((s) => gate(s, true))}</div>
         </section>
       )}
-      <Key />
+      <Key learned={beside.learned !== undefined} />
       {explained.at && <Threads map={map} gate={explained.at.gate} situation={explained.at.situation} />}
     </div>
   );

@@ -3,7 +3,7 @@ import { Gate } from "../../ui/Gate";
 import { May } from "../session";
 
 /** What the marks on the map mean. */
-export function Key() {
+export function Key({ learned }: { learned: boolean }) {
   return (
     <ul
       aria-label="Key"
@@ -12,6 +12,14 @@ export function Key() {
       <Mark says="opening: of 100 starts">
         <Gate worth={0.5} className="w-9" />
       </Mark>
+      {learned && (
+        <>
+          <Mark says="hatched: may be so far open; ticks: by the map">
+            <Gate worth={0.5} doubt={{ low: 0.3, high: 0.7 }} beside={0.6} className="w-9" />
+          </Mark>
+          <Mark says="too little to say">47</Mark>
+        </>
+      )}
       <Mark says="much hangs on it">
         <span className="block h-4 w-[7px] border border-ink bg-signal" />
       </Mark>

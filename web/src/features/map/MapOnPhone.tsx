@@ -56,7 +56,12 @@ export function MapOnPhone({ map, odds, beside }: { map: Schemas["Map"]; odds: O
             {by && <span className="text-[13.5px] text-quiet">{by}</span>}
             <span className="sr-only"> of 100: </span>
           </span>
-          <Gate worth={at.worth} beside={was} late={s.stage === "last-chance"} />
+          <Gate
+            worth={at.worth}
+            beside={was}
+            doubt={beside.learned?.places[s.id]}
+            late={s.stage === "last-chance"}
+          />
           <span className="line-clamp-2 pt-0.5 text-[13.5px] leading-[15px]" style={narrowness(at.worth)}>
             {s.title}
           </span>
@@ -85,7 +90,7 @@ export function MapOnPhone({ map, odds, beside }: { map: Schemas["Map"]; odds: O
       {resting.length > 0 && (
         <Family title="You are there" more={resting.length} row={null} rest={resting.map(gate)} />
       )}
-      <Key />
+      <Key learned={beside.learned !== undefined} />
     </div>
   );
 }

@@ -6,7 +6,7 @@ import { NotSolved } from "../../ui/Notice";
 import { difference, Gate } from "../../ui/Gate";
 import { together, Waiting } from "../../ui/Waiting";
 import { useWide } from "../../ui/media";
-import { useAim, useGates, useMoving, useOverview, SettingLine, type Overview } from "../odds";
+import { useAim, useGates, useMoving, useOverview, SettingLine, type ByRecord, type Overview } from "../odds";
 import { CompareWith, useBeside, type Beside } from "./beside";
 import { Filters } from "./Filters";
 import { Grid } from "./Grid";
@@ -27,7 +27,8 @@ export function MapPage() {
   const wide = useWide();
   const ready = together({ map, odds });
   if (!ready.data) return <Waiting what="Solving the map" on={ready} />;
-  const data = ready.data;
+  // By what was logged the map's own odds are laid beside.
+  const data = { map: ready.data.map, odds: beside.learned?.odds ?? ready.data.odds };
   if (!data.odds.converged) return <NotSolved />;
   if (data.map.situations.length === 0) return <EmptyMap map={data.map} />;
   return (
@@ -71,6 +72,17 @@ function EmptyMap({ map }: { map: Schemas["Map"] }) {
   );
 }
 
+/** Between what the odds of the starts lie, and how many rounds say so. */
+function Range({ of: { start, rounds } }: { of: ByRecord }) {
+  return (
+    <span className="font-normal text-quiet">
+      {" "}
+      · {hundred(start.low)} to {hundred(start.high)}, {rounds === 1 ? "1 round" : `${rounds} rounds`}
+      {start.tooLittle && ", too little to say"}
+    </span>
+  );
+}
+
 /** The number of the whole map, in one line. */
 function Start({ map, odds, beside }: { map: Schemas["Map"]; odds: Overview; beside: Beside }) {
   const aim = useAim(map);
@@ -83,6 +95,7 @@ function Start({ map, odds, beside }: { map: Schemas["Map"]; odds: Overview; bes
       <Gate
         worth={odds.start}
         beside={beside.odds?.start}
+        doubt={beside.learned?.start}
         height={12}
         className="w-[70px] shrink-0 mid:w-[110px]"
       />
@@ -91,6 +104,7 @@ function Start({ map, odds, beside }: { map: Schemas["Map"]; odds: Overview; bes
           ? `of 100 starts reach ${aim.title.toLowerCase()}`
           : `of 100 by ${(aim?.title ?? "").toLowerCase()}`}
         {by && <span className="font-normal text-quiet"> ({by})</span>}
+        {beside.learned && <Range of={beside.learned} />}
       </span>
     </p>
   );

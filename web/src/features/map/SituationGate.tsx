@@ -40,6 +40,9 @@ export function PlaceGate({
       worth={at.worth}
       beside={beside.odds?.situations[id]?.worth}
       isOther={beside.pair !== undefined}
+      low={beside.learned?.places[id]?.low}
+      high={beside.learned?.places[id]?.high}
+      unsure={beside.learned?.places[id]?.tooLittle}
       shown={shown}
       close={close}
       {...marks.of(id)}
@@ -60,6 +63,9 @@ const SituationGate = memo(function SituationGate({
   worth,
   beside,
   isOther,
+  low,
+  high,
+  unsure,
   shown,
   close = false,
   hole,
@@ -77,6 +83,11 @@ const SituationGate = memo(function SituationGate({
   beside?: number;
   /** It is laid beside another pair, whose difference is told; else beside itself as it was, and its own is. */
   isOther: boolean;
+  /** Between what the odds lie, where that is known; two numbers, so that it is drawn anew only when they change. */
+  low?: number;
+  high?: number;
+  /** They lie too far apart to say anything. */
+  unsure?: boolean;
   shown: boolean;
   /** There is little width for it. */
   close?: boolean;
@@ -116,13 +127,18 @@ const SituationGate = memo(function SituationGate({
           )}
         </span>
         <span className="whitespace-nowrap">
-          <span className="font-semibold" data-odds>
+          <span className={unsure ? "text-quiet" : "font-semibold"} data-odds>
             {hundred(worth)}
           </span>
-          <span className="sr-only"> of 100</span>
+          <span className="sr-only"> of 100{unsure && ", too little to say"}</span>
         </span>
       </span>
-      <Gate worth={worth} beside={beside} late={stage === "last-chance"} />
+      <Gate
+        worth={worth}
+        beside={beside}
+        doubt={low !== undefined && high !== undefined ? { low, high } : undefined}
+        late={stage === "last-chance"}
+      />
       {by && (
         // In the gap beside its column, so that no name is cut and nothing moves.
         <span

@@ -2,13 +2,26 @@ import type { Schemas } from "../../api/client";
 import { hundred } from "../../labels";
 import { useAddress } from "../../ui/address";
 import { indexOf } from "../../model/mapIndex";
-import { matchupOf, NOBODY, useOtherOverview, useSetting, useWas, type Overview } from "../odds";
+import {
+  ByWhom,
+  matchupOf,
+  NOBODY,
+  useByRecord,
+  useOtherOverview,
+  useSetting,
+  useWas,
+  useWhose,
+  type ByRecord,
+  type Overview,
+} from "../odds";
 
 /** What the map is laid beside: itself as it was before something changed here, or another pair. */
 export interface Beside {
   odds?: Overview;
-  /** The other pair's name; missing where it is the map as it was. */
+  /** The other pair's name; missing where it is the map itself. */
   pair?: string;
+  /** What is known by what was logged, where the odds that are shown are by that; then the map's own are laid beside. */
+  learned?: ByRecord;
   clear: () => void;
   choose: (matchup: string | undefined) => void;
 }
@@ -20,7 +33,10 @@ export function useBeside(map: Schemas["Map"] | undefined, odds: Overview | unde
   const pair = map && indexOf(map).matchup(id);
   const other = useOtherOverview(map, pair && { matchup: pair.id, ...NOBODY });
   const { was, clear } = useWas(odds);
+  const learned = useByRecord(map, odds);
+  const [, by] = useWhose();
   const choose = (matchup: string | undefined) => write({ beside: matchup });
+  if (learned) return { odds, learned, clear: () => by(undefined), choose };
   return {
     odds: pair ? other.data : was,
     pair: pair?.title,
@@ -36,10 +52,11 @@ export function useBeside(map: Schemas["Map"] | undefined, odds: Overview | unde
 export function CompareWith({ map, beside }: { map: Schemas["Map"]; beside: Beside }) {
   const [setting] = useSetting();
   const others = map.matchups.filter((m) => m.id !== matchupOf(map, setting)?.id);
-  const { odds, pair } = beside;
+  const { odds, pair, learned } = beside;
   return (
     <span className="ml-auto flex items-baseline gap-x-2">
-      {odds ? (
+      <ByWhom map />
+      {learned ? null : odds ? (
         <>
           <span className="font-semibold" role="status">
             beside it: {pair ? `${pair}, ${hundred(odds.start)}` : `as it was, ${hundred(odds.start)}`}

@@ -36,6 +36,7 @@ export const paths = {
   lessons: (mapId: string) => `/map/${mapId}/classes`,
   term: (mapId: string) => `/map/${mapId}/term`,
   log: (mapId: string) => `/map/${mapId}/record`,
+  truth: (mapId: string) => `/map/${mapId}/record/truth`,
   rounds: (mapId: string) => `/map/${mapId}/record/rounds`,
   drills: (mapId: string) => `/map/${mapId}/drills`,
   drillSheet: (mapId: string) => `/map/${mapId}/drills/sheet`,

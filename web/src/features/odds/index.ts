@@ -1,4 +1,5 @@
 export { OddsControls } from "./OddsControls";
+export { ByWhom, useByRecord, useLearnedOdds, useWhose, type ByRecord } from "./byRecord";
 export { useMatchupWords } from "./matchup";
 export { useFrozenOrder } from "./order";
 export { Reorder } from "./Reorder";

@@ -105,11 +105,11 @@ function namesOf(part: Partial<Setting>): Written {
   );
 }
 
-/** The part of the address that keeps the setting when moving on. */
+/** The part of the address that keeps the setting, and whose figures are shown, when moving on. */
 export function settingQuery(params: URLSearchParams): string {
   const kept = new URLSearchParams();
   const now = rewritten(params, namesOf(underTheHand()));
-  for (const name of ["aim", "matchup", "read", "late", "you", "they", "room"]) {
+  for (const name of ["aim", "matchup", "read", "late", "you", "they", "room", "by"]) {
     const value = now.get(name);
     if (value !== null) kept.set(name, value);
   }

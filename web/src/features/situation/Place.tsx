@@ -13,6 +13,7 @@ import { WeightHere } from "../weight";
 import { Clock } from "./Clock";
 import { HoldsHere } from "./HoldsHere";
 import { LateCurve } from "./LateCurve";
+import { RecordHere } from "./RecordHere";
 import { entriesTo } from "./places";
 import { May } from "../session";
 
@@ -157,6 +158,7 @@ export function PlaceDetails({
     <aside className="px-5 pb-6 mid:col-start-1 mid:row-start-2" aria-label="About the situation">
       <Limbs situation={situation} />
       <Clock map={map} situation={situation} at={at} />
+      <RecordHere map={map} place={situation.id} />
       {situation.rest && <StopOrGoOn map={map} situation={situation.id} />}
       {late.data && (
         <details className="mt-3 border-t border-rule pt-2">

@@ -15,6 +15,7 @@ import { Responses } from "./Responses";
 import { forWhom, Steps, Teaching } from "./Teaching";
 import { TheyLine } from "./TheyLine";
 import { Why } from "./Why";
+import { dayInWords } from "../../ui/when";
 import { May } from "../session";
 
 /** True while something typed about an answer, or about what they do about it, waits to be saved. */
@@ -283,6 +284,7 @@ function Working({
       {[
         needs,
         `${likelihoodText(reaction.works, true)} gets going`,
+        reaction.source && learnedFrom(reaction.source),
         seconds(reaction.seconds),
         situation.clock && `in time ${hundred(odds.inTime)} of 100`,
         `when stuffed: ${lowerFirst(placeTitle(map, reaction.stuffed ?? situation.id))}`,
@@ -291,4 +293,9 @@ function Working({
         .join(" · ")}
     </p>
   );
+}
+
+/** Where a figure comes from that was learned on the mat. */
+function learnedFrom({ before, tries, until }: Schemas["Source"]): string {
+  return `learned from ${Math.round(tries)} tries until ${dayInWords(until)}; it was ${likelihoodText(before, true)} before`;
 }

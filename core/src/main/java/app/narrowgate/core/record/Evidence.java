@@ -3,6 +3,7 @@ package app.narrowgate.core.record;
 import app.narrowgate.core.map.Id;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** What a record says of a map's figures. */
 public record Evidence(List<Kind> kinds) {
@@ -13,8 +14,9 @@ public record Evidence(List<Kind> kinds) {
      * @param times how many, the old ones counting less
      * @param counts what happened in one of them
      * @param whole true where that is sure; false where it is what is to be expected
+     * @param noted the answer that was noted in them
      */
-    record Kind(double times, Counts counts, boolean whole) {
+    record Kind(double times, Counts counts, boolean whole, Optional<Id> noted) {
     }
 
     public Evidence {
@@ -26,9 +28,14 @@ public record Evidence(List<Kind> kinds) {
         return new Evidence(List.of());
     }
 
-    /** How often {@code reaction} was tried, of which it is sure, or of which it is only to be expected. */
-    public double tries(Id reaction, boolean sure) {
-        return kinds.stream().filter(kind -> kind.whole() == sure).mapToDouble(kind -> kind.times() * kind.counts().tries(reaction)).sum();
+    /** How often {@code reaction} was tried, what is to be expected included; at least {@link #noted}. */
+    public double tries(Id reaction) {
+        return kinds.stream().mapToDouble(kind -> kind.times() * kind.counts().tries(reaction)).sum();
+    }
+
+    /** How often it was noted that {@code reaction} got going. */
+    public double noted(Id reaction) {
+        return kinds.stream().filter(kind -> kind.noted().equals(Optional.of(reaction))).mapToDouble(Kind::times).sum();
     }
 
     /** What surely happened. */

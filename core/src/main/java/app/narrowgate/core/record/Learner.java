@@ -94,7 +94,8 @@ public final class Learner {
     }
 
     private static Optional<Evidence.Kind> evidence(ExpectedCounts reckoned, Tally.Kind kind, double times) {
-        return reckoned.of(kind).map(counts -> new Evidence.Kind(times, kind.gap() == 0 ? counts : counts.level(reckoned.solved()), counts.isWhole()));
+        return reckoned.of(kind).map(counts -> new Evidence.Kind(times, kind.gap() == 0 ? counts : counts.level(reckoned.solved()), counts.isWhole(),
+                kind.reaction()));
     }
 
     private SolvedMap under(double gap) {

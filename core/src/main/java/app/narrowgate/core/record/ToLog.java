@@ -48,21 +48,22 @@ public record ToLog(Id place, Id from, double now, double then) {
         double[] visits = likely.chain().visits(likely.startsAt(Optional.of(place)));
         List<Id> beginnings = likely.map().situations().stream().map(one -> one.id()).filter(one -> visits[likely.place(one)] > 0)
                 .sorted(Comparator.comparing((Id one) -> !one.equals(place)).thenComparing(one -> -visits[likely.place(one)])).limit(most).toList();
-        return beginnings.stream().flatMap(from -> of(odds, beliefs, place, from).stream()).max(Comparator.comparingDouble(ToLog::narrower));
+        ExpectedCounts expected = new ExpectedCounts(likely, beliefs::chosen);
+        return beginnings.stream().flatMap(from -> of(odds, beliefs, expected, place, from).stream()).max(Comparator.comparingDouble(ToLog::narrower));
     }
 
     /** By how much rounds from each of {@code places} would narrow its own odds, that which is narrowed most first. */
     public static List<ToLog> each(DoubtfulOdds odds, Beliefs beliefs, Collection<Id> places) {
         List<ToLog> all = new ArrayList<>();
-        places.forEach(place -> of(odds, beliefs, place, place).ifPresent(all::add));
+        ExpectedCounts expected = new ExpectedCounts(odds.likely(), beliefs::chosen);
+        places.forEach(place -> of(odds, beliefs, expected, place, place).ifPresent(all::add));
         all.sort(Comparator.comparingDouble(ToLog::narrower).reversed());
         return all;
     }
 
-    private static Optional<ToLog> of(DoubtfulOdds odds, Beliefs beliefs, Id place, Id from) {
+    private static Optional<ToLog> of(DoubtfulOdds odds, Beliefs beliefs, ExpectedCounts expected, Id place, Id from) {
         SolvedMap likely = odds.likely();
         Sensitivities moves = AdjointSensitivity.of(likely, likely.startsAt(Optional.of(place)));
-        ExpectedCounts expected = new ExpectedCounts(likely, beliefs::chosen);
         Beliefs then = beliefs;
         for (PlaceKind kind : PlaceKind.values()) {
             double chance = expected.chance(from, kind);
@@ -70,7 +71,7 @@ public record ToLog(Id place, Id from, double now, double then) {
             Optional<Counts> counts = chance > 0 ? expected.of(round) : Optional.empty();
             if (counts.isPresent()) {
                 // As reckoned, whatever it is: which of the ends will come is not known, so no mean may move.
-                then = then.and(new Evidence.Kind(ROUNDS * chance, counts.get(), false));
+                then = then.and(new Evidence.Kind(ROUNDS * chance, counts.get(), false, Optional.empty()));
             }
         }
         double before = variance(beliefs, moves);

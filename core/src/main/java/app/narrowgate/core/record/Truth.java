@@ -95,10 +95,11 @@ public record Truth(List<AtPlace> places, int fewer, Optional<Brier> brier) {
      * @param noted how many of these were noted
      * @param saidThen what the map would say of the place with the learned figure
      * @param scoreThen how far off the map would be with it, as {@link Brier#score}
+     * @param instead the answer that would be the best one there with it; empty where it still is itself
      * @param moves places whose odds for an even pair would be other numbers of 100, those that move most first
      */
     public record Explanation(Id reaction, double before, Doubt learned, double tries, double noted, double saidThen, double scoreThen,
-            List<Move> moves) {
+            Optional<Id> instead, List<Move> moves) {
         public Explanation {
             moves = List.copyOf(moves);
         }

@@ -5,6 +5,7 @@ import app.narrowgate.core.map.PlaceKind;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.odds.SolvedMap;
+import app.narrowgate.core.solve.RoundChain;
 import app.narrowgate.core.trait.Level;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -24,8 +25,8 @@ import java.util.function.Function;
  *
  * <p>Problem: for each place the share of rounds that the map says end out, beside the exact interval of the share that was seen; and, where
  * that interval does not hold what the map says, the one learned figure that brings the map nearest to what was seen. Method: the map is
- * solved for each weight gap, and its chain says how a round ends; each answer that rounds from there come to is put in by itself. Cost: a
- * solve for each gap, and one for each answer that is tried out. Not for several threads.
+ * solved for each weight gap, and its chain says how a round ends; each answer that rounds from there come to is put in by itself, people
+ * choosing as they were taught. Cost: a solve for each gap, and one for each answer that is tried out. Not for several threads.
  */
 public final class Truths {
 
@@ -33,7 +34,7 @@ public final class Truths {
     static final int WORST = 3;
 
     /** Less of the difference than this taken away explains nothing; our estimate. */
-    private static final double TELLING = 0.15;
+    private static final double TELLING = 0.25;
 
     /** So much of a place's rounds make them one-sided; our estimates. */
     private static final double MOST = 0.6;
@@ -44,7 +45,8 @@ public final class Truths {
     private final boolean[] out;
     private final boolean[] tap;
     private final Map<Double, SolvedMap> byGap = new HashMap<>();
-    private final Map<Id, SolvedMap> tried = new LinkedHashMap<>();
+    /** Shares that end out with an answer's learned figure, where people go on choosing as the map teaches. */
+    private final Map<Id, double[]> asTaught = new HashMap<>();
 
     /**
      * @param written the map by what stands on it, under the setting in which rounds are logged
@@ -128,8 +130,12 @@ public final class Truths {
 
     /** Index place: the share of rounds that end out, of those that end out or with a tap. */
     private double[] shares(SolvedMap map) {
-        double[] outs = map.chain().endingAt(out);
-        double[] taps = map.chain().endingAt(tap);
+        return shares(map.chain());
+    }
+
+    private double[] shares(RoundChain chain) {
+        double[] outs = chain.endingAt(out);
+        double[] taps = chain.endingAt(tap);
         double[] shares = new double[outs.length];
         for (int place = 0; place < shares.length; place++) {
             shares[place] = outs[place] + taps[place] > 0 ? outs[place] / (outs[place] + taps[place]) : 0;
@@ -152,7 +158,7 @@ public final class Truths {
         for (int s = 0; s < written.game().situations; s++) {
             Optional<Reaction> reaction = visits[s] > 0 ? written.best(s) : Optional.empty();
             if (reaction.isPresent() && tries(reaction.get()) > 0) {
-                double then = shares(tried.computeIfAbsent(reaction.get().id(), id -> with(written, reaction.get())))[at];
+                double then = asTaught.computeIfAbsent(reaction.get().id(), id -> shares(RoundChain.of(with(written, reaction.get()).game(), written.solution())))[at];
                 if (Math.abs(then - wanted) < off) {
                     off = Math.abs(then - wanted);
                     best = reaction;
@@ -163,12 +169,12 @@ public final class Truths {
     }
 
     private double tries(Reaction reaction) {
-        return beliefs.evidence().tries(reaction.id(), true) + beliefs.evidence().tries(reaction.id(), false);
+        return beliefs.evidence().tries(reaction.id());
     }
 
     private Truth.Explanation explanation(Id place, Reaction reaction, Map<Id, List<Truth.Seen>> begun) {
         Map<Id, Double> then = said(begun, gap -> with(under(gap), reaction));
-        SolvedMap even = tried.get(reaction.id());
+        SolvedMap even = with(written, reaction);
         List<Truth.Move> moves = new ArrayList<>();
         for (Situation situation : written.map().situations()) {
             Truth.Move move = new Truth.Move(situation.id(), written.worth(situation.id()), even.worth(situation.id()));
@@ -177,8 +183,9 @@ public final class Truths {
             }
         }
         moves.sort(Comparator.comparingDouble((Truth.Move move) -> Math.abs(move.then() - move.before())).reversed());
+        Optional<Id> instead = even.best(even.place(reaction.from())).map(Reaction::id).filter(best -> !best.equals(reaction.id()));
         return new Truth.Explanation(reaction.id(), written.rates().works(reaction), beliefs.going(reaction).doubt(), tries(reaction),
-                beliefs.evidence().tries(reaction.id(), true), then.get(place), brier(begun, then).score(), moves);
+                beliefs.evidence().noted(reaction.id()), then.get(place), brier(begun, then).score(), instead, moves);
     }
 
     private static List<Truth.Onesided> onesided(List<Truth.Seen> here, int rounds) {

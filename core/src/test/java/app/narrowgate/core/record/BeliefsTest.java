@@ -41,7 +41,7 @@ class BeliefsTest {
 
 
     private static Evidence.Kind certain(Counts counts) {
-        return new Evidence.Kind(1, counts, true);
+        return new Evidence.Kind(1, counts, true, Optional.empty());
     }
 
     @Test

@@ -18,6 +18,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -33,6 +34,9 @@ public class RecordOdds {
 
     /** Beginnings that are weighed to narrow one place. */
     private static final int BEGINNINGS = 6;
+
+    /** As many places are weighed for each that is told. */
+    private static final int LOOKED_AT = 4;
 
     /**
      * What is asked: whose record, as it is.
@@ -89,12 +93,14 @@ public class RecordOdds {
                 () -> new Truths(solved.solved(map, setting).converged(), beliefs(map, asked)).of(store.seen(map.id())));
     }
 
-    /** Which rounds would tell most of the places in which rounds begin, that which would be narrowed most first. */
-    List<ToLog> toLog(StoredMap map, Asked asked) {
+    /** Which rounds would tell most of the places in which rounds begin and whose odds are least sure, that which would be narrowed most first. */
+    List<ToLog> toLog(StoredMap map, Asked asked, int most) {
         Setting setting = ofRounds(map.index());
-        return answers.answer(question(map, setting, "to log", asked), () -> {
+        return answers.answer(question(map, setting, "to log " + most, asked), () -> {
             List<Id> starts = map.index().map().situations().stream().filter(one -> one.entry() > 0 && one.rest().isEmpty()).map(Situation::id).toList();
-            return ToLog.each(odds(map, setting, asked), beliefs(map, asked), starts);
+            DoubtfulOdds odds = odds(map, setting, asked);
+            return ToLog.each(odds, beliefs(map, asked), starts.stream().sorted(Comparator.comparingDouble((Id one) -> -odds.at(one).width())).limit(LOOKED_AT * most)
+                    .toList());
         });
     }
 

@@ -112,8 +112,7 @@ class TruthController {
         if (Math.round(SHOWN * use.chance()) != Math.round(SHOWN * learned)) {
             throw new ConflictException("More was logged meanwhile: by now it is %d of 100. Look at it again.".formatted(Math.round(SHOWN * learned)), Map.of());
         }
-        double noted = beliefs.evidence().tries(before.id(), true);
-        Source source = new Source(learned, before.before(), round(noted + beliefs.evidence().tries(before.id(), false)), round(noted),
+        Source source = new Source(learned, before.before(), round(beliefs.evidence().tries(before.id())), round(beliefs.evidence().noted(before.id())),
                 LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC));
         return views.of(editing.edit(mapId, map.revision(), who, "Learned how often “%s” gets going".formatted(map.index().reactionTitle(before)),
                 now -> now.with(before.learned(source))));
@@ -130,14 +129,15 @@ class TruthController {
     }
 
     @GetMapping("/next")
-    @Operation(operationId = "toLog", summary = "Which rounds would tell most: by how much ten more would narrow the odds")
+    @Operation(operationId = "toLog", summary = "Which rounds would tell most: by how much ten more would narrow the odds",
+            description = "Of the places whose odds are least sure.")
     List<ToLogView> next(@PathVariable UUID mapId,
             @RequestParam(required = false) @Nullable @Size(max = 64) @Schema(description = "Of this place alone; of all where rounds begin if left out") String place,
-            @RequestParam(defaultValue = "3") @Min(1) @Max(20) int most) {
+            @RequestParam(defaultValue = "3") @Min(1) @Max(10) int most) {
         StoredMap map = maps.head(mapId);
         RecordOdds.Asked now = odds.now(mapId, Optional.empty());
         Map<Id, Integer> begun = odds.begun(mapId, Optional.empty());
-        List<ToLog> found = place == null ? odds.toLog(map, now) : odds.toLog(map, now, situation(map, place)).map(List::of).orElse(List.of());
+        List<ToLog> found = place == null ? odds.toLog(map, now, most) : odds.toLog(map, now, situation(map, place)).map(List::of).orElse(List.of());
         return found.stream().limit(most).map(one -> new ToLogView(one.place().value(), one.from().value(), one.now(), one.then(), ToLog.ROUNDS,
                 begun.getOrDefault(one.from(), 0))).toList();
     }

@@ -21,6 +21,9 @@ record TruthView(int revision, @Nullable @Schema(description = "When the first r
         @Schema(description = "Rounds of a place, below which there is too little to say") int enough,
         @Nullable @Schema(description = "Missing where no place has enough") BrierView brier) {
 
+    /** Places that move, as many as are told. */
+    private static final int MOVES = 5;
+
     /** One place. */
     @Schema(name = "TruthPlace")
     record PlaceView(String place, @Schema(description = "How many get out by the map, in [0,1]") double said, int rounds, int out,
@@ -43,7 +46,9 @@ record TruthView(int revision, @Nullable @Schema(description = "When the first r
             @Schema(description = "How many of these were noted; the others are reckoned") double noted,
             @Schema(description = "How many get out by the map with the learned figure") double saidThen,
             @Schema(description = "The mean squared error with it") double scoreThen,
-            @Schema(description = "Places whose odds would be others") List<MoveView> moves,
+            @Nullable @Schema(description = "The answer that would be best there with it; missing where it still is itself") String instead,
+            @Schema(description = "How many places would have other odds") int moved,
+            @Schema(description = "Those whose odds would move most") List<MoveView> moves,
             @Nullable @Schema(description = "Missing where nobody decided to keep what the map says") KeptView kept) {
     }
 
@@ -83,7 +88,7 @@ record TruthView(int revision, @Nullable @Schema(description = "When the first r
 
     private static ExplanationView explanation(Truth.Explanation one, KeptView kept) {
         return new ExplanationView(one.reaction().value(), one.before(), one.learned().likely(), one.learned().low(), one.learned().high(),
-                one.learned().saysTooLittle(), one.tries(), one.noted(), one.saidThen(), one.scoreThen(),
-                one.moves().stream().map(move -> new MoveView(move.place().value(), move.before(), move.then())).toList(), kept);
+                one.learned().saysTooLittle(), one.tries(), one.noted(), one.saidThen(), one.scoreThen(), one.instead().map(Id::value).orElse(null),
+                one.moves().size(), one.moves().stream().limit(MOVES).map(move -> new MoveView(move.place().value(), move.before(), move.then())).toList(), kept);
     }
 }

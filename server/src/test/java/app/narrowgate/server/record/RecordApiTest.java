@@ -17,11 +17,25 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import java.util.stream.StreamSupport;
 import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
 /** The record over HTTP on the real database: kept once, taken out, refused whole, and what it says of the odds. */
 class RecordApiTest extends DemoMapTest {
+
+    /** A map of which nothing has been logged. */
+    private static String own;
+
+    @BeforeAll
+    static void copyTheMap() {
+        own = copied("To be logged on");
+    }
+
+    private static String copied(String title) {
+        return "/api/maps/" + client.post("/api/maps/new", """
+                {"title":"%s","source":"copy","from":"%s"}""".formatted(title, map.substring(map.lastIndexOf('/') + 1))).json().get("id").stringValue();
+    }
 
     private static List<String> people() {
         return StreamSupport.stream(client.get("/api/people").json().spliterator(), false)
@@ -39,7 +53,7 @@ class RecordApiTest extends DemoMapTest {
     }
 
     private static Answer keep(TestClient by, String... events) {
-        return by.post(map + "/record/events", "{\"events\":[" + String.join(",", events) + "]}");
+        return by.post(own + "/record/events", "{\"events\":[" + String.join(",", events) + "]}");
     }
 
     private static Answer keep(List<String> events) {
@@ -56,13 +70,13 @@ class RecordApiTest extends DemoMapTest {
     }
 
     private static JsonNode odds(String question) {
-        Answer answer = client.get(map + "/record/odds" + question);
+        Answer answer = client.get(own + "/record/odds" + question);
         assertThat(answer.status()).as(answer.text()).isEqualTo(200);
         return answer.json();
     }
 
     private static JsonNode learned(String place) {
-        return client.get(map + "/record/places/" + place).json();
+        return client.get(own + "/record/places/" + place).json();
     }
 
     private static int rounds() {
@@ -93,7 +107,7 @@ class RecordApiTest extends DemoMapTest {
         assertThat(keep(client, gone).status()).isEqualTo(204);
         assertThat(keep(client, gone, taken(id.toString())).status()).as("twice").isEqualTo(204);
         assertThat(place(odds(""), "scarf-light").get("likely").doubleValue()).isCloseTo(before, within(1e-6));
-        JsonNode left = client.get(map + "/record/rounds").json();
+        JsonNode left = client.get(own + "/record/rounds").json();
         assertThat(StreamSupport.stream(left.spliterator(), false)).noneMatch(one -> one.get("id").stringValue().equals(id.toString()));
         assertThat(keep(client, taken(UUID.randomUUID().toString())).status()).as("of nothing").isEqualTo(204);
     }
@@ -151,7 +165,7 @@ class RecordApiTest extends DemoMapTest {
         }
         assertThat(keep(client, round(UUID.randomUUID(), "mount-low", "guard", Instant.now(), ",\"seconds\":0")).status()).isEqualTo(400);
         assertThat(keep(client).status()).isEqualTo(400);
-        assertThat(client.get(map + "/record/places/nowhere").status()).isEqualTo(404);
+        assertThat(client.get(own + "/record/places/nowhere").status()).isEqualTo(404);
         assertThat(rounds()).isEqualTo(before);
     }
 
@@ -159,8 +173,8 @@ class RecordApiTest extends DemoMapTest {
     void studentsNeitherLogNorReadIt() {
         TestClient student = server.client().signIn("joss", "open-the-gate");
         assertThat(keep(student, round("mount-low", "guard")).status()).isEqualTo(403);
-        assertThat(student.get(map + "/record/odds").status()).isEqualTo(403);
-        assertThat(server.client().get(map + "/record/tonight").status()).isEqualTo(401);
+        assertThat(student.get(own + "/record/odds").status()).isEqualTo(403);
+        assertThat(server.client().get(own + "/record/tonight").status()).isEqualTo(401);
     }
 
     @Test
@@ -174,7 +188,7 @@ class RecordApiTest extends DemoMapTest {
         assertThat(client.get("/api/people/%s/archive".formatted(person)).status()).isEqualTo(200);
         assertThat(client.delete("/api/people/" + person).status()).isEqualTo(204);
         assertThat(rounds()).isEqualTo(before - 1);
-        JsonNode left = StreamSupport.stream(client.get(map + "/record/rounds").json().spliterator(), false)
+        JsonNode left = StreamSupport.stream(client.get(own + "/record/rounds").json().spliterator(), false)
                 .filter(one -> one.get("id").stringValue().equals(asPartner.toString())).findFirst().orElseThrow();
         assertThat(left.get("partner") == null || left.get("partner").isNull()).isTrue();
     }
@@ -200,5 +214,84 @@ class RecordApiTest extends DemoMapTest {
         for (JsonNode pair : tonight.get("pairs")) {
             assertThat(people()).contains(pair.get("bottom").stringValue(), pair.get("top").stringValue());
         }
+    }
+
+    /** Nothing got going from the low mount. */
+    private static String nothing() {
+        return round(UUID.randomUUID(), "mount-low", "tap", Instant.now(), ",\"nothing\":true");
+    }
+
+    private static JsonNode truth(String map) {
+        Answer answer = client.get(map + "/record/truth");
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        return answer.json();
+    }
+
+    private static int hundredths(JsonNode share) {
+        return (int) Math.round(100 * share.doubleValue());
+    }
+
+    @Test
+    void whereMapAndMatDisagreeTheLearnedFigureIsPutOnTheMapWithItsSource() {
+        String held = copied("To be held against what was seen");
+        assertThat(truth(held).get("places")).isEmpty();
+        List<String> seen = IntStream.range(0, 30).mapToObj(i -> i % 6 == 0 ? round("mount-low", "reversal") : nothing()).toList();
+        assertThat(client.post(held + "/record/events", "{\"events\":[" + String.join(",", seen) + "]}").status()).isEqualTo(204);
+        JsonNode mount = truth(held).get("places").get(0);
+        assertThat(mount.get("place").stringValue()).isEqualTo("mount-low");
+        assertThat(mount.get("rounds").intValue()).isEqualTo(30);
+        assertThat(mount.get("out").intValue()).isEqualTo(5);
+        assertThat(mount.get("agrees").booleanValue()).isFalse();
+        JsonNode explains = mount.get("explains");
+        assertThat(explains.get("reaction").stringValue()).isEqualTo("low-trap-bridge");
+        assertThat(explains.get("learned").doubleValue()).isLessThan(explains.get("before").doubleValue());
+        assertThat(explains.get("moved").intValue()).isPositive();
+        int learned = hundredths(explains.get("learned"));
+        String at = held + "/record/truth/low-trap-bridge";
+        assertThat(client.post(at + "/use", "{\"chance\":%s}".formatted((learned + 3) / 100.0)).status()).as("more was logged meanwhile").isEqualTo(409);
+        assertThat(client.post(at + "/use", "{\"chance\":1.5}").status()).isEqualTo(400);
+        assertThat(client.post(held + "/record/truth/no-such/use", "{\"chance\":0.5}").status()).isEqualTo(404);
+        assertThat(server.client().signIn("ines", "open-the-gate").post(at + "/use", "{\"chance\":%s}".formatted(learned / 100.0)).status()).isEqualTo(403);
+        Answer used = client.post(at + "/use", "{\"chance\":%s}".formatted(learned / 100.0));
+        assertThat(used.status()).as(used.text()).isEqualTo(200);
+        JsonNode bridge = StreamSupport.stream(used.json().get("reactions").spliterator(), false)
+                .filter(one -> one.get("id").stringValue().equals("low-trap-bridge")).findFirst().orElseThrow();
+        assertThat(hundredths(bridge.get("works").get("number"))).isEqualTo(learned);
+        assertThat(bridge.get("source").get("before").get("number").doubleValue()).isEqualTo(0.7);
+        assertThat(bridge.get("source").get("tries").doubleValue()).isBetween(20.0, 30.0);
+        assertThat(client.get(held + "/parts/reactions/low-trap-bridge").json().get("source").get("chance").doubleValue()).isEqualTo(learned / 100.0);
+        JsonNode after = client.get(held + "/record/truth").json().get("places").get(0);
+        assertThat(after.get("said").doubleValue()).as("nearer to what was seen").isLessThan(mount.get("said").doubleValue());
+        // The rounds behind it do not count twice: what is learned stays where it was.
+        assertThat(client.post(at + "/use", "{\"chance\":%s}".formatted(learned / 100.0)).status()).isEqualTo(200);
+    }
+
+    @Test
+    void aCoachKeepsWhatTheMapSaysAndDecidesAnew() {
+        String held = copied("To be kept as it is");
+        client.post(held + "/record/events",
+                "{\"events\":[" + String.join(",", IntStream.range(0, 30).mapToObj(i -> i % 6 == 0 ? round("mount-low", "reversal") : nothing()).toList()) + "]}");
+        String at = held + "/record/truth/low-trap-bridge/keep";
+        UUID id = UUID.randomUUID();
+        assertThat(client.post(at, "{\"id\":\"%s\"}".formatted(id)).status()).isEqualTo(204);
+        JsonNode kept = truth(held).get("places").get(0).get("explains").get("kept");
+        assertThat(kept.get("id").stringValue()).isEqualTo(id.toString());
+        assertThat(kept.get("author").stringValue()).isEqualTo("Tamsin Orrel");
+        assertThat(client.get(held + "/record/rounds").json()).as("it is no round").hasSize(30);
+        client.post(held + "/record/events", "{\"events\":[" + taken(id.toString()) + "]}");
+        JsonNode anew = truth(held).get("places").get(0).get("explains").get("kept");
+        assertThat(anew == null || anew.isNull()).isTrue();
+        assertThat(client.post(held + "/record/truth/no-such/keep", "{\"id\":\"%s\"}".formatted(UUID.randomUUID())).status()).isEqualTo(422);
+    }
+
+    @Test
+    void tellsWhichRoundsWouldTellMost() {
+        JsonNode next = client.get(own + "/record/next?most=2").json();
+        assertThat(next).hasSize(2);
+        next.forEach(one -> assertThat(one.get("then").doubleValue()).isLessThan(one.get("now").doubleValue()));
+        JsonNode one = client.get(own + "/record/next?place=mount-high").json().get(0);
+        assertThat(one.get("place").stringValue()).isEqualTo("mount-high");
+        assertThat(client.get(own + "/record/next?place=nowhere").status()).isEqualTo(404);
+        assertThat(client.get(own + "/record/next?most=0").status()).isEqualTo(400);
     }
 }
