@@ -1,4 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import { Link } from "react-router";
 import { api, unwrap, type Schemas } from "../../api/client";
 import { hundred } from "../../labels";
@@ -7,22 +8,36 @@ import { lowerFirst, paths, placeTitle } from "../map";
 import { ByWhom, useLearnedOdds, useWhose } from "../odds";
 import { useMay } from "../session";
 
-/** What was logged says of a place: how open it is, how sure that is, and by how much that differs from the map. */
+/** What was logged says of a place; learning from it takes a moment, so it is asked for when it is wanted. */
 export function RecordHere({ map, place }: { map: Schemas["Map"]; place: string }) {
   const may = useMay("keep-record");
   const [whose] = useWhose();
-  const learned = useLearnedOdds(map, may ? (whose ?? "record") : undefined).data;
-  const at = learned?.places.find((one) => one.place === place);
-  if (!may || !learned || !at) return null;
+  const [open, setOpen] = useState(whose !== undefined);
+  if (!may) return null;
   return (
-    <section className="mt-3 border-t border-rule pt-2" aria-labelledby="by-record">
-      <h2 id="by-record" className="flex items-baseline justify-between gap-3 text-base lg:text-[15px]">
-        By what was logged
-        <span className="font-normal">
-          <ByWhom />
-        </span>
-      </h2>
-      {learned.rounds === 0 ? (
+    <details
+      className="mt-2 border-t border-rule pt-2"
+      open={open}
+      onToggle={(event) => setOpen(event.currentTarget.open)}
+    >
+      <summary className="min-h-8 font-semibold">By what was logged</summary>
+      {open && <Logged map={map} place={place} whose={whose} />}
+    </details>
+  );
+}
+
+/** How open a place is, how sure that is, and by how much that differs from the map. */
+function Logged({ map, place, whose }: { map: Schemas["Map"]; place: string; whose: string | undefined }) {
+  const learned = useLearnedOdds(map, whose ?? "record");
+  const at = learned.data?.places.find((one) => one.place === place);
+  if (learned.isPending) return <p className="text-quiet">Learning from what was logged …</p>;
+  if (!learned.data || !at) return <p className="text-quiet">That could not be reckoned now.</p>;
+  return (
+    <section aria-label="By what was logged">
+      <p>
+        <ByWhom />
+      </p>
+      {learned.data.rounds === 0 ? (
         <p className="mt-1 text-quiet">
           No round has been logged.{" "}
           <Link className="link" to={paths.log(map.id)}>

@@ -116,7 +116,7 @@ class RecordStory extends Story {
         page.getByRole(AriaRole.OPTION, named("Nothing got going")).click();
         end(page, "Tap you tapped");
         go(page, "/record/rounds");
-        assertThat(page.getByText("tapped, nothing got going, left side.")).isVisible();
+        assertThat(page.getByText("tapped, nothing got going, left side.").first()).isVisible();
     }
 
     @Test

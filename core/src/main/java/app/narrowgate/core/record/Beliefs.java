@@ -192,6 +192,44 @@ public final class Beliefs implements Rates {
         return (CLOCK * before.seconds(clock) + seen.seconds(situation)) / runs(clock);
     }
 
+    /** The means, worked out once for whoever asks for them often. */
+    Rates settled() {
+        Map<Reaction, double[]> weights = new IdentityHashMap<>();
+        Map<Reaction, Double> works = new IdentityHashMap<>();
+        for (Reaction reaction : index.map().reactions()) {
+            works.put(reaction, works(reaction));
+            weights.put(reaction, reaction.responses().stream().mapToDouble(response -> weight(reaction, response)).toArray());
+        }
+        return new Rates() {
+            @Override
+            public double works(Reaction reaction) {
+                Double known = works.get(reaction);
+                return known == null ? Beliefs.this.works(reaction) : known;
+            }
+
+            @Override
+            public double weight(Reaction reaction, Response response) {
+                double[] known = weights.get(reaction);
+                for (int i = 0; known != null && i < known.length; i++) {
+                    if (reaction.responses().get(i) == response) {
+                        return known[i];
+                    }
+                }
+                return Beliefs.this.weight(reaction, response);
+            }
+
+            @Override
+            public double seconds(Reaction reaction) {
+                return Beliefs.this.seconds(reaction);
+            }
+
+            @Override
+            public double seconds(Clock clock) {
+                return Beliefs.this.seconds(clock);
+            }
+        };
+    }
+
     /** Draws figures as they may be; all of them anew each time. */
     public Supplier<Rates> drawing(SplittableRandom random) {
         return new Drawing(this, together(), random);

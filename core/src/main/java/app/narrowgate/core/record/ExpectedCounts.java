@@ -10,6 +10,7 @@ import app.narrowgate.core.odds.Branch;
 import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.core.solve.RoundChain;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
@@ -29,7 +30,7 @@ import java.util.stream.IntStream;
  * absorbed): the expected count of a branch is visits × share × chance of the end from its landing / chance of the end from the beginning.
  * This is one step of expectation of the EM algorithm (Dempster, Laird and Rubin 1977). Where the last answer that got going was noted too, the
  * chain is conditioned on coming to it, and on nothing else getting going from there. Precondition: whoever is at the bottom chooses among the
- * answers that are taught in a place as often as is believed, whatever went before. Cost: one chain an end and one solve a beginning, kept.
+ * answers that are taught in a place as often as is believed, whatever went before, and the round is over where they rest. Cost: one chain an end and one solve a beginning, kept.
  */
 final class ExpectedCounts {
 
@@ -42,7 +43,12 @@ final class ExpectedCounts {
     private final double[] chosen;
     /** Index situation. */
     private final List<List<Move>> moves = new ArrayList<>();
-    private final Map<List<?>, Conditioned> chains = new HashMap<>();
+    /** By where they are over: most ends have the same chain. */
+    private final Map<BitSet, RoundChain> chains = new HashMap<>();
+    private final Map<List<?>, Conditioned> conditioned = new HashMap<>();
+    /** By chain, and by the place that is come to. */
+    private final Map<RoundChain, Map<Integer, double[]>> coming = new IdentityHashMap<>();
+    private final Map<Conditioned, Map<Integer, Counts>> quietCounts = new IdentityHashMap<>();
     private final Map<Conditioned, double[]> quiet = new IdentityHashMap<>();
     private final Map<List<?>, Optional<Counts>> found = new HashMap<>();
 
@@ -115,25 +121,37 @@ final class ExpectedCounts {
     }
 
     /**
-     * What rounds count in all, so many of each kind. Those of which only beginning and end are known are reckoned at once for all beginnings,
-     * as what is expected is linear in where rounds begin.
+     * What rounds count in all, so many of each kind. What goes before the end, or before the answer that was noted, is reckoned at once for
+     * all beginnings, as what is expected is linear in where rounds begin.
      */
     Counts sum(Map<Tally.Kind, Double> times) {
         Counts all = new Counts();
-        Map<Conditioned, double[]> begun = new LinkedHashMap<>();
+        Map<Conditioned, double[]> toTheEnd = new LinkedHashMap<>();
+        Map<Conditioned, Map<Integer, double[]>> toTheNoted = new LinkedHashMap<>();
         times.forEach((kind, many) -> {
-            boolean ended = solved.index().situation(kind.start()).isPresent() && kind.ending().kind().isPresent();
-            if (ended && !kind.nothing() && kind.reaction().flatMap(solved.index()::reaction).isEmpty()) {
-                int start = solved.place(kind.start());
-                Conditioned end = reachable(start, kind.ending());
-                if (end.chance()[start] > 0) {
-                    begun.computeIfAbsent(end, one -> new double[solved.game().places])[start] += many / end.chance()[start];
+            if (solved.index().situation(kind.start()).isEmpty() || kind.ending().kind().isEmpty()) {
+                return;
+            }
+            int start = solved.place(kind.start());
+            Optional<Reaction> noted = kind.reaction().flatMap(solved.index()::reaction);
+            if (kind.nothing()) {
+                of(kind).ifPresent(counts -> all.add(counts, many));
+            } else if (noted.isPresent()) {
+                Conditioned end = end(start, kind.ending());
+                int from = solved.place(noted.get().from());
+                double coming = coming(end, from)[start];
+                if (on(all, noted.get(), kind.response(), end, many) && coming > 0) {
+                    toTheNoted.computeIfAbsent(end, one -> new LinkedHashMap<>()).computeIfAbsent(from, one -> new double[solved.game().places])[start] += many / coming;
                 }
             } else {
-                of(kind).ifPresent(counts -> all.add(counts, many));
+                Conditioned end = reachable(start, kind.ending());
+                if (end.chance()[start] > 0) {
+                    toTheEnd.computeIfAbsent(end, one -> new double[solved.game().places])[start] += many / end.chance()[start];
+                }
             }
         });
-        begun.forEach((end, starts) -> count(all, starts, end, move -> end.chance()[move.landing()]));
+        toTheEnd.forEach((end, starts) -> count(all, starts, end, end.chance()));
+        toTheNoted.forEach((end, byPlace) -> byPlace.forEach((from, starts) -> count(all, starts, end, coming(end, from))));
         return all;
     }
 
@@ -149,7 +167,7 @@ final class ExpectedCounts {
         Conditioned end = end(place, kind.ending());
         double[] quietly = quietly(end);
         if (quietly[place] > 0) {
-            quietly(counts, place, end, quietly, 1);
+            counts.add(quietly(place, end, quietly), 1);
         }
         return Optional.of(counts);
     }
@@ -163,55 +181,65 @@ final class ExpectedCounts {
 
     /** From the beginning to the end, nothing else being known; empty where there is no way. */
     private Optional<Counts> between(int start, Conditioned end) {
-        double reached = end.chance()[start];
-        if (reached <= 0) {
+        if (end.chance()[start] <= 0) {
             return Optional.empty();
         }
         Counts counts = new Counts();
-        count(counts, start, end, move -> end.chance()[move.landing()] / reached);
+        count(counts, begun(start, 1 / end.chance()[start]), end, end.chance());
         return Optional.of(counts);
     }
 
-    /** Counts all that can happen from the beginning on, each as often as it is come to, by what it weighs. */
-    private void count(Counts counts, int start, Conditioned end, ToDoubleFunction<Move> weight) {
-        count(counts, solved.startsAt(Optional.of(solved.placeId(start))), end, weight);
+    private double[] begun(int start, double times) {
+        double[] starts = new double[solved.game().places];
+        starts[start] = times;
+        return starts;
     }
 
-    private void count(Counts counts, double[] starts, Conditioned end, ToDoubleFunction<Move> weight) {
+    /** Counts all that can happen from the beginnings on, each as often as it is come to, by what its landing weighs. */
+    private void count(Counts counts, double[] starts, Conditioned end, double[] weight) {
         double[] visits = end.chain().visits(starts);
         for (int s = 0; s < solved.game().situations; s++) {
             if (visits[s] > 0) {
                 for (Move move : moves.get(s)) {
-                    count(counts, move, visits[s] * move.share() * weight.applyAsDouble(move));
+                    count(counts, move, visits[s] * move.share() * weight[move.landing()]);
                 }
             }
         }
     }
 
+    /** For every place the expected number of times that {@code from} is gone on from. */
+    private double[] coming(Conditioned end, int from) {
+        return coming.computeIfAbsent(end.chain(), chain -> new HashMap<>()).computeIfAbsent(from, end.chain()::visitsTo);
+    }
+
     /** Up to the noted answer, that answer as it was seen, and on to the end without another that got going; empty where it is not known there. */
     private Optional<Counts> through(int start, Reaction reaction, Optional<Id> response, Conditioned end) {
-        int from = solved.place(reaction.from());
-        List<Move> ways = moves.get(from).stream().filter(Move::gotGoing)
-                .filter(move -> move.branch().response().orElseThrow().reaction().equals(reaction.id()))
-                .filter(move -> response.isEmpty() || move.branch().response().orElseThrow().response().equals(response.get())).toList();
-        if (ways.isEmpty()) {
+        Counts counts = new Counts();
+        if (!on(counts, reaction, response, end, 1)) {
             return Optional.empty();
         }
-        Counts counts = new Counts();
-        double[] coming = end.chain().visitsTo(from);
-        if (coming[start] > 0) {
-            count(counts, start, end, move -> coming[move.landing()] / coming[start]);
+        double[] before = coming(end, solved.place(reaction.from()));
+        if (before[start] > 0) {
+            count(counts, begun(start, 1 / before[start]), end, before);
         }
+        return Optional.of(counts);
+    }
+
+    /** Counts an answer as it was seen, and on to the end without another that got going, so many times; false where it is not known there. */
+    private boolean on(Counts counts, Reaction reaction, Optional<Id> response, Conditioned end, double times) {
+        List<Move> ways = moves.get(solved.place(reaction.from())).stream().filter(Move::gotGoing)
+                .filter(move -> move.branch().response().orElseThrow().reaction().equals(reaction.id()))
+                .filter(move -> response.isEmpty() || move.branch().response().orElseThrow().response().equals(response.get())).toList();
         double[] quietly = quietly(end);
         double all = ways.stream().mapToDouble(move -> move.share() * quietly[move.landing()]).sum();
         double even = ways.stream().mapToDouble(Move::share).sum();
         for (Move move : ways) {
-            count(counts, move, all > 0 ? move.share() * quietly[move.landing()] / all : move.share() / even);
+            count(counts, move, times * (all > 0 ? move.share() * quietly[move.landing()] / all : move.share() / even));
             if (all > 0 && quietly[move.landing()] > 0) {
-                quietly(counts, move.landing(), end, quietly, move.share() * quietly[move.landing()] / all);
+                counts.add(quietly(move.landing(), end, quietly), times * move.share() * quietly[move.landing()] / all);
             }
         }
-        return Optional.of(counts);
+        return !ways.isEmpty();
     }
 
     /** For every place the chance of coming to the end without anything that gets going. */
@@ -235,25 +263,29 @@ final class ExpectedCounts {
         });
     }
 
-    /** From a place on to the end without anything that gets going, so many times. */
-    private void quietly(Counts counts, int from, Conditioned end, double[] quietly, double times) {
-        double[] here = new double[solved.game().places];
-        here[from] = times;
-        for (double left = times; left > SETTLED;) {
-            double[] next = new double[here.length];
-            left = 0;
-            for (int s = 0; s < solved.game().situations; s++) {
-                if (here[s] > 0 && !end.chain().ends(s)) {
-                    for (Move move : moves.get(s)) {
-                        double come = move.gotGoing() ? 0 : here[s] * move.share() * quietly[move.landing()] / quietly[s];
-                        count(counts, move, come);
-                        next[move.landing()] += come;
-                        left += end.chain().ends(move.landing()) ? 0 : come;
+    /** From a place on to the end without anything that gets going. */
+    private Counts quietly(int from, Conditioned end, double[] quietly) {
+        return quietCounts.computeIfAbsent(end, one -> new HashMap<>()).computeIfAbsent(from, place -> {
+            Counts counts = new Counts();
+            double[] here = new double[solved.game().places];
+            here[from] = 1;
+            for (double left = 1; left > SETTLED;) {
+                double[] next = new double[here.length];
+                left = 0;
+                for (int s = 0; s < solved.game().situations; s++) {
+                    if (here[s] > 0 && !end.chain().ends(s)) {
+                        for (Move move : moves.get(s)) {
+                            double come = move.gotGoing() ? 0 : here[s] * move.share() * quietly[move.landing()] / quietly[s];
+                            count(counts, move, come);
+                            next[move.landing()] += come;
+                            left += end.chain().ends(move.landing()) ? 0 : come;
+                        }
                     }
                 }
+                here = next;
             }
-            here = next;
-        }
+            return counts;
+        });
     }
 
     /** Over in every place of the end's kind, or in the one that was noted. */
@@ -264,23 +296,26 @@ final class ExpectedCounts {
 
     /** Over where it is wanted, and where people rest by the map; but where a round begins they go on. */
     private Conditioned chain(int start, List<?> key, IntPredicate wanted) {
-        int goesOn = rests(start) ? start : -1;
-        return chains.computeIfAbsent(List.of(key, goesOn), k -> {
-            boolean[] over = new boolean[solved.game().places];
-            for (int place = 0; place < over.length; place++) {
-                over[place] = wanted.test(place);
+        int goesOn = start < solved.game().situations && rests(start) ? start : -1;
+        return conditioned.computeIfAbsent(List.of(key, goesOn), k -> {
+            boolean[] at = new boolean[solved.game().places];
+            BitSet over = new BitSet();
+            for (int place = 0; place < at.length; place++) {
+                at[place] = wanted.test(place);
+                over.set(place, at[place] || place != goesOn && rests(place));
             }
-            boolean[] ends = over.clone();
-            for (int place = 0; place < over.length; place++) {
-                ends[place] |= place != goesOn && rests(place);
-            }
-            RoundChain chain = RoundChain.mixed(solved.game(), solved.solution(), chosen, ends);
-            return new Conditioned(chain, chain.endingAt(over));
+            RoundChain chain = chains.computeIfAbsent(over, one -> {
+                boolean[] ends = new boolean[at.length];
+                one.stream().forEach(place -> ends[place] = true);
+                return RoundChain.mixed(solved.game(), solved.solution(), chosen, ends);
+            });
+            return new Conditioned(chain, chain.endingAt(at));
         });
     }
 
+    /** A round is over there, whatever it began as: outcomes, and where people rest by the map. */
     private boolean rests(int place) {
-        return place < solved.game().situations && solved.solution().choice(place).rests();
+        return place >= solved.game().situations || solved.solution().choice(place).rests();
     }
 
     private static void count(Counts counts, Move move, double times) {

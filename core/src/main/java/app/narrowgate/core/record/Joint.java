@@ -70,17 +70,17 @@ final class Joint {
         return variance[figure][figure];
     }
 
-    /** The variance of so many of each figure, added up. */
-    double variance(double[] of) {
-        double sum = 0;
+    /** The variance of all of them, times {@code of}. */
+    double[] varied(double[] of) {
+        double[] varied = new double[of.length];
         for (int i = 0; i < of.length; i++) {
-            if (of[i] != 0) {
-                for (int j = 0; j < of.length; j++) {
-                    sum += of[i] * variance[i][j] * of[j];
-                }
+            double sum = 0;
+            for (int j = 0; j < of.length; j++) {
+                sum += variance[i][j] * of[j];
             }
+            varied[i] = sum;
         }
-        return Math.max(0, sum);
+        return varied;
     }
 
     /**

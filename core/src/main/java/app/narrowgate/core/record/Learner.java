@@ -1,6 +1,7 @@
 package app.narrowgate.core.record;
 
 import app.narrowgate.core.map.Reaction;
+import app.narrowgate.core.odds.Rates;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
 import java.util.ArrayList;
@@ -10,6 +11,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.BiFunction;
 
 /**
  * Learns a map's figures from rounds. A round against somebody heavier or lighter is reckoned under that gap, and what the gap alone makes of
@@ -26,7 +29,7 @@ public final class Learner {
     private static final double STILL = 0.001;
 
     private final SolvedMap written;
-    private final Map<Double, SolvedMap> byGap = new HashMap<>();
+    private final Map<Double, SolvedMap> solved = new ConcurrentHashMap<>();
 
     /** @param written the map by what stands on it, under the setting in which rounds are logged, for an even pair */
     public Learner(SolvedMap written) {
@@ -48,7 +51,7 @@ public final class Learner {
         Beliefs before = group.asWritten();
         Beliefs now = before;
         for (int turn = 0; turn < TURNS; turn++) {
-            before = before.choosing(written.by(now), 1.0 / (turn + 1));
+            before = before.choosing(written.by(now.settled()), 1.0 / (turn + 1));
             Beliefs next = before.after(sum(now, own));
             boolean still = moved(now, next) < STILL;
             now = next;
@@ -67,12 +70,19 @@ public final class Learner {
 
     private Counts sum(Beliefs now, Tally tally) {
         Counts all = new Counts();
-        byGap(tally).forEach((gap, kinds) -> {
-            ExpectedCounts reckoned = new ExpectedCounts(under(gap).by(now), now::chosen);
+        forEachGap(now, tally, (reckoned, kinds) -> {
             Counts sum = reckoned.sum(kinds);
-            all.add(gap == 0 ? sum : sum.level(reckoned.solved()), 1);
-        });
+            return reckoned.solved().setting().equals(written.setting()) ? sum : sum.level(reckoned.solved());
+        }).forEach(counts -> all.add(counts, 1));
         return all;
+    }
+
+    /** What is made of the rounds of each gap, in order; several are worked on at once. */
+    private <T> List<T> forEachGap(Beliefs now, Tally tally, BiFunction<ExpectedCounts, Map<Tally.Kind, Double>, T> made) {
+        Map<Double, Map<Tally.Kind, Double>> byGap = byGap(tally);
+        byGap.keySet().forEach(this::under);
+        Rates means = now.settled();
+        return byGap.entrySet().parallelStream().map(one -> made.apply(new ExpectedCounts(under(one.getKey()).by(means), now::chosen), one.getValue())).toList();
     }
 
     private static Map<Double, Map<Tally.Kind, Double>> byGap(Tally tally) {
@@ -85,12 +95,11 @@ public final class Learner {
     private Evidence evidence(Beliefs now, Tally tally) {
         Map<Tally.Kind, Double> alike = new HashMap<>();
         tally.times().forEach((kind, times) -> alike.merge(kind.isNoted() ? kind : kind.even(), times, Double::sum));
-        List<Evidence.Kind> all = new ArrayList<>();
-        byGap(new Tally(tally.now(), alike)).forEach((gap, kinds) -> {
-            ExpectedCounts reckoned = new ExpectedCounts(under(gap).by(now), now::chosen);
+        return new Evidence(forEachGap(now, new Tally(tally.now(), alike), (reckoned, kinds) -> {
+            List<Evidence.Kind> all = new ArrayList<>();
             kinds.forEach((kind, times) -> evidence(reckoned, kind, times).ifPresent(all::add));
-        });
-        return new Evidence(all);
+            return all;
+        }).stream().flatMap(List::stream).toList());
     }
 
     private static Optional<Evidence.Kind> evidence(ExpectedCounts reckoned, Tally.Kind kind, double times) {
@@ -100,7 +109,7 @@ public final class Learner {
 
     private SolvedMap under(double gap) {
         Setting even = written.setting();
-        return gap == 0 ? written : byGap.computeIfAbsent(gap, one -> written.under(even.withMatchup(even.matchup().withWeightGap(one))));
+        return gap == 0 ? written : solved.computeIfAbsent(gap, one -> written.under(even.withMatchup(even.matchup().withWeightGap(one))));
     }
 
     private double moved(Beliefs from, Beliefs to) {

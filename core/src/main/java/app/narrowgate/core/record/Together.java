@@ -7,10 +7,10 @@ import app.narrowgate.core.map.Response;
 import app.narrowgate.core.map.Situation;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.ToDoubleFunction;
 import org.apache.commons.rng.UniformRandomProvider;
 
 /** Figures of which rounds speak together: how often answers are chosen and get going, and what they are answered with. */
@@ -22,26 +22,35 @@ final class Together {
     /** 1 over the variance of what is certain. */
     private static final double CERTAIN = 1e12;
 
+    /** All figures there are; those of which rounds speak together have a place in {@link #figures}. */
+    private final List<Figure> all = new ArrayList<>();
     private final List<Figure> figures = new ArrayList<>();
-    /** Where the figures of reactions and of links stand among them. */
-    private final Map<Id, Integer> works = new HashMap<>();
-    private final Map<LinkRef, Integer> answers = new HashMap<>();
+    /** Index in all: the place in figures; below 0 where rounds say nothing of it. */
+    private final int[] place;
+    private final Map<Id, Taught> taught = new LinkedHashMap<>();
+    private final Map<Id, Tried> tried = new HashMap<>();
     private final Joint joint;
+
+    /** The figures of which answer is chosen in a situation. */
+    private record Taught(List<Id> reactions, int[] chosen) {
+    }
+
+    /** Those of an answer: how often it gets going, and its responses. */
+    private record Tried(int works, List<LinkRef> links, int[] answers) {
+    }
 
     /**
      * One of them.
      *
      * @param likely its mean
      * @param variance of what is believed of it but for what was reckoned
-     * @param came how often something that counts for it came
-     * @param of how often it could have
      * @param scale what the score is divided by
      */
-    record Figure(double likely, double variance, ToDoubleFunction<Counts> came, ToDoubleFunction<Counts> of, double scale, Prior prior) {
+    record Figure(double likely, double variance, double scale, Prior prior) {
 
-        /** How the likelihood of a round moves with it. */
-        double score(Counts counts) {
-            return scale > 0 ? (came.applyAsDouble(counts) - likely * of.applyAsDouble(counts)) / scale : 0;
+        /** How the likelihood of a round moves with it, in which what counts for it came so often, of so many times that it could have. */
+        double score(double came, double of) {
+            return scale > 0 ? (came - likely * of) / scale : 0;
         }
 
         double precision() {
@@ -64,66 +73,118 @@ final class Together {
     }
 
     Together(Beliefs beliefs) {
-        Counts reckoned = beliefs.evidence().reckoned();
-        List<Evidence.Kind> kinds = beliefs.evidence().kinds().stream().filter(kind -> !kind.whole()).toList();
-        List<Figure> all = new ArrayList<>();
-        Map<Integer, Id> ofReaction = new HashMap<>();
-        Map<Integer, LinkRef> ofLink = new HashMap<>();
         for (Situation situation : beliefs.index().map().situations()) {
-            List<Reaction> taught = beliefs.taught(situation.id());
-            if (taught.size() > 1 && taught.stream().anyMatch(one -> reckoned.choices(one.id()) > 0)) {
-                double sum = taught.stream().mapToDouble(beliefs::notedChoices).sum();
-                taught.forEach(one -> all.add(share(beliefs.chosen(one), beliefs.notedChoices(one), sum, counts -> counts.choices(one.id()),
-                        counts -> taught.stream().mapToDouble(other -> counts.choices(other.id())).sum())));
+            List<Reaction> here = beliefs.taught(situation.id());
+            if (here.size() > 1) {
+                double sum = here.stream().mapToDouble(beliefs::notedChoices).sum();
+                int[] chosen = here.stream().mapToInt(one -> add(share(beliefs.chosen(one), beliefs.notedChoices(one), sum))).toArray();
+                taught.put(situation.id(), new Taught(here.stream().map(Reaction::id).toList(), chosen));
             }
         }
         for (Reaction reaction : beliefs.index().map().reactions()) {
-            Id id = reaction.id();
-            if (reckoned.tries(id) > 0) {
-                Beta noted = beliefs.noted(reaction);
-                double mean = beliefs.works(reaction);
-                ofReaction.put(all.size(), id);
-                all.add(new Figure(mean, noted.variance(), counts -> counts.going(id), counts -> counts.tries(id), mean * (1 - mean), random -> {
-                    Sampler drawn = noted.sampler(random);
-                    return () -> drawn.next() - noted.mean();
-                }));
-                double likely = reaction.responses().stream().mapToDouble(one -> beliefs.weight(reaction, one)).sum();
-                double sum = reaction.responses().stream().mapToDouble(one -> beliefs.noted(reaction, one)).sum();
-                for (Response response : reaction.responses()) {
-                    LinkRef link = new LinkRef(id, response.id());
-                    ofLink.put(all.size(), link);
-                    all.add(share(beliefs.weight(reaction, response) / likely, beliefs.noted(reaction, response), sum, counts -> counts.answers(link),
-                            counts -> counts.going(id)));
-                }
+            Beta noted = beliefs.noted(reaction);
+            double mean = beliefs.works(reaction);
+            int works = add(new Figure(mean, noted.variance(), mean * (1 - mean), random -> {
+                Sampler drawn = noted.sampler(random);
+                return () -> drawn.next() - noted.mean();
+            }));
+            double likely = reaction.responses().stream().mapToDouble(one -> beliefs.weight(reaction, one)).sum();
+            double sum = reaction.responses().stream().mapToDouble(one -> beliefs.noted(reaction, one)).sum();
+            tried.put(reaction.id(), new Tried(works, reaction.responses().stream().map(one -> new LinkRef(reaction.id(), one.id())).toList(),
+                    reaction.responses().stream().mapToInt(one -> add(share(beliefs.weight(reaction, one) / likely, beliefs.noted(reaction, one), sum)))
+                            .toArray()));
+        }
+        double[][] scores = beliefs.evidence().kinds().stream().filter(kind -> !kind.whole()).map(this::scores).toArray(double[][]::new);
+        double[] information = new double[all.size()];
+        for (double[] score : scores) {
+            for (int i = 0; i < score.length; i++) {
+                information[i] += score[i] * score[i];
             }
         }
-        double[][] scores = kinds.stream().map(kind -> all.stream().mapToDouble(figure -> Math.sqrt(kind.times()) * figure.score(kind.counts())).toArray())
-                .toArray(double[][]::new);
+        this.place = new int[all.size()];
         List<Integer> spoken = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
-            double information = 0;
-            for (double[] score : scores) {
-                information += score[i] * score[i];
-            }
-            if (information > NOTHING * all.get(i).precision()) {
-                Optional.ofNullable(ofReaction.get(i)).ifPresent(id -> works.put(id, figures.size()));
-                Optional.ofNullable(ofLink.get(i)).ifPresent(link -> answers.put(link, figures.size()));
+            boolean says = information[i] > NOTHING * all.get(i).precision();
+            place[i] = says ? figures.size() : -1;
+            if (says) {
                 figures.add(all.get(i));
                 spoken.add(i);
             }
         }
-        double[][] kept = new double[scores.length][spoken.size()];
+        double[][] kept = new double[scores.length][];
         for (int kind = 0; kind < kept.length; kind++) {
-            for (int i = 0; i < spoken.size(); i++) {
-                kept[kind][i] = scores[kind][spoken.get(i)];
-            }
+            double[] score = scores[kind];
+            kept[kind] = spoken.stream().mapToDouble(i -> score[i]).toArray();
         }
         this.joint = new Joint(figures.stream().mapToDouble(Figure::precision).toArray(), kept);
     }
 
+    private int add(Figure figure) {
+        all.add(figure);
+        return all.size() - 1;
+    }
+
+    /** Index in all: how the likelihood of rounds of a kind moves with each figure, times the root of how many there were. */
+    double[] scores(Evidence.Kind kind) {
+        double[] scores = new double[all.size()];
+        double root = Math.sqrt(kind.times());
+        Counts counts = kind.counts();
+        taught.values().forEach(here -> {
+            double of = here.reactions().stream().mapToDouble(counts::choices).sum();
+            for (int i = 0; of > 0 && i < here.chosen().length; i++) {
+                scores[here.chosen()[i]] = root * all.get(here.chosen()[i]).score(counts.choices(here.reactions().get(i)), of);
+            }
+        });
+        for (Id reaction : counts.reactions()) {
+            Tried one = tried.get(reaction);
+            double tries = counts.tries(reaction);
+            if (one != null && tries > 0) {
+                double going = counts.going(reaction);
+                scores[one.works()] = root * all.get(one.works()).score(going, tries);
+                for (int i = 0; i < one.answers().length; i++) {
+                    scores[one.answers()[i]] = root * all.get(one.answers()[i]).score(counts.answers(one.links().get(i)), going);
+                }
+            }
+        }
+        return scores;
+    }
+
+    /**
+     * Index in all: how much each figure moves the odds.
+     *
+     * @param of by a reaction's own chance, and by each of its responses in order; nothing for those that do not move them
+     */
+    double[] moves(Map<Id, double[]> of) {
+        double[] moves = new double[all.size()];
+        of.forEach((reaction, each) -> {
+            Tried one = tried.get(reaction);
+            moves[one.works()] = each[0];
+            for (int i = 0; i < one.answers().length; i++) {
+                moves[one.answers()[i]] = each[i + 1];
+            }
+        });
+        return moves;
+    }
+
+    /** The variance of all figures together, times {@code of}, index in all. */
+    double[] varied(double[] of) {
+        double[] spoken = new double[figures.size()];
+        for (int i = 0; i < of.length; i++) {
+            if (place[i] >= 0) {
+                spoken[place[i]] = of[i];
+            }
+        }
+        double[] joined = joint.varied(spoken);
+        double[] varied = new double[of.length];
+        for (int i = 0; i < of.length; i++) {
+            varied[i] = place[i] >= 0 ? joined[place[i]] : all.get(i).variance() * of[i];
+        }
+        return varied;
+    }
+
     /** @param alpha as if it had been seen so often, but for what was reckoned; {@code sum} in all */
-    private static Figure share(double likely, double alpha, double sum, ToDoubleFunction<Counts> came, ToDoubleFunction<Counts> of) {
-        return new Figure(likely, alpha / (sum * sum), came, of, likely, random -> {
+    private static Figure share(double likely, double alpha, double sum) {
+        return new Figure(likely, alpha / (sum * sum), likely, random -> {
             Sampler drawn = Drawing.gamma(alpha, random);
             return () -> (drawn.next() - alpha) / sum;
         });
@@ -139,12 +200,17 @@ final class Together {
 
     /** Where the chance that a reaction gets going stands among them; empty where rounds say nothing of it together with others. */
     Optional<Integer> works(Id reaction) {
-        return Optional.ofNullable(works.get(reaction));
+        return at(tried.get(reaction).works());
     }
 
     /** Where the share of a response stands among them; empty as above. */
     Optional<Integer> answer(LinkRef link) {
-        return Optional.ofNullable(answers.get(link));
+        Tried one = tried.get(link.reaction());
+        return at(one.answers()[one.links().indexOf(link)]);
+    }
+
+    private Optional<Integer> at(int figure) {
+        return place[figure] < 0 ? Optional.empty() : Optional.of(place[figure]);
     }
 
     /** The variance of how often a reaction gets going; empty where rounds say nothing of it together with others. */

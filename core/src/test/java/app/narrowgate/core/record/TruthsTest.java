@@ -3,7 +3,6 @@ package app.narrowgate.core.record;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import app.narrowgate.core.advice.AdjointSensitivity;
 import app.narrowgate.core.fixture.MapFixture;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Likelihood;
@@ -147,8 +146,7 @@ class TruthsTest {
         DoubtfulOdds odds = DoubtfulOdds.of(written, beliefs, 4000, 2);
         for (String place : List.of("early", "side", "mount", "back")) {
             Id id = Id.of(place);
-            double first = 2 * 1.645 * Math.sqrt(ToLog.variance(beliefs,
-                    AdjointSensitivity.of(odds.likely(), odds.likely().startsAt(Optional.of(id)))));
+            double first = 2 * 1.645 * Math.sqrt(ToLog.variance(odds.likely(), beliefs, id));
             assertThat(first / odds.at(id).width()).as(place).isBetween(0.75, 1.25);
         }
     }

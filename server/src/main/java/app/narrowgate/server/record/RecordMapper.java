@@ -97,7 +97,10 @@ interface RecordMapper {
             """ + NOT_VOID + "order by e.reaction, e.at desc, e.id")
     List<Kept> kept(UUID mapId);
 
-    /** Another word whenever anything was kept, taken out or erased. */
-    @Select("select count(*) || ' ' || coalesce(max(kept_at), 'epoch') from record_event where map_id = #{mapId}")
+    /** Another word whenever a round was kept, taken out or erased. */
+    @Select("""
+            select count(*) || ' ' || coalesce(max(e.kept_at), 'epoch') from record_event e
+            where e.map_id = #{mapId}
+                and (e.kind = 'round' or exists (select 1 from record_event r where r.id = e.voids and r.kind = 'round'))""")
     String state(UUID mapId);
 }

@@ -154,7 +154,7 @@ public class RecordStore {
         return mapper.kept(mapId);
     }
 
-    /** Another word whenever anything was kept, taken out or erased. */
+    /** Another word whenever a round was kept, taken out or erased. */
     String state(UUID mapId) {
         return mapper.state(mapId);
     }
