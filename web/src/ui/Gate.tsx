@@ -34,6 +34,7 @@ export function Gate({
   const width = `${postWidth(doubt ? doubt.high : worth)}%`;
   const soft = doubt && { width: `${postWidth(doubt.low) - postWidth(doubt.high)}%` };
   const post = `gate-post absolute inset-y-0 min-w-[3px] print:border print:border-edge ${late ? "bg-rust" : "bg-green"}`;
+  const hatched = late ? "gate-doubt gate-doubt-late" : "gate-doubt";
   const slit = "absolute inset-y-0 w-[2px] bg-ground";
   const tick = "absolute -inset-y-px w-[2px] bg-ink";
   return (
@@ -47,8 +48,8 @@ export function Gate({
       </span>
       {soft && (
         <>
-          <span className="gate-doubt absolute inset-y-0" style={{ ...soft, left: width }} />
-          <span className="gate-doubt absolute inset-y-0" style={{ ...soft, right: width }} />
+          <span className={`${hatched} absolute inset-y-0`} style={{ ...soft, left: width }} />
+          <span className={`${hatched} absolute inset-y-0`} style={{ ...soft, right: width }} />
         </>
       )}
       {beside !== undefined && (

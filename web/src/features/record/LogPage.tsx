@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import { Link } from "react-router";
+import { isoDay } from "../../ui/days";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
 import { shortNames } from "../lesson";
@@ -77,7 +78,7 @@ function Log({
 }) {
   const mapId = map.id;
   const { log, takeOut, waiting } = useRecord();
-  const logged = useRounds(mapId).data;
+  const logged = useRounds(mapId, isoDay(new Date())).data;
   const rounds = today(logged, waiting, mapId);
   const [pair, setPair] = useState<Pair | undefined>(tonight.pairs[0]);
   const [start, setStart] = useState<string>();

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, unwrap, type Schemas } from "../../api/client";
 import { isoDay } from "../../ui/days";
+import { useSettled } from "../../ui/settled";
 import type { Event, Waiting } from "./events";
 
 export type Tonight = Schemas["RecordTonight"];
@@ -34,27 +35,32 @@ export function useTonight(mapId: string | undefined) {
 /** More than are logged in an evening. */
 const NEWEST = 200;
 
-/** Rounds of the record, the newest first. */
-export function useRounds(mapId: string | undefined) {
+/** Rounds of the record, the newest first; of one day, as a date is written, where it is given. */
+export function useRounds(mapId: string | undefined, day?: string) {
+  const since = day && new Date(`${day}T00:00`).toISOString();
   return useQuery({
-    queryKey: ["record", mapId, "rounds"],
+    queryKey: ["record", mapId, "rounds", since],
     queryFn: () =>
       unwrap(
         api.GET("/api/maps/{mapId}/record/rounds", {
-          params: { path: { mapId: mapId! }, query: { most: NEWEST } },
+          params: { path: { mapId: mapId! }, query: { most: NEWEST, since } },
         }),
       ),
     enabled: mapId !== undefined,
   });
 }
 
-/** What a place is believed to be worth by now. */
+/** Whoever logs the next pair within so many milliseconds does not want to know; learning takes longer than that. */
+const LOOKED_AT = 700;
+
+/** What a place is believed to be worth by now, once somebody stays to see it. */
 export function useLearned(mapId: string, place: string, wanted: boolean) {
+  const stays = useSettled(wanted, LOOKED_AT);
   return useQuery({
     queryKey: ["record", mapId, "learned", place],
     queryFn: () =>
       unwrap(api.GET("/api/maps/{mapId}/record/places/{place}", { params: { path: { mapId, place } } })),
-    enabled: wanted,
+    enabled: wanted && stays,
   });
 }
 

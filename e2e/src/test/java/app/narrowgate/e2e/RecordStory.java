@@ -116,7 +116,8 @@ class RecordStory extends Story {
         page.getByRole(AriaRole.OPTION, named("Nothing got going")).click();
         end(page, "Tap you tapped");
         go(page, "/record/rounds");
-        assertThat(page.getByText("tapped, nothing got going, left side.").first()).isVisible();
+        // The newest stands first.
+        assertThat(page.getByRole(AriaRole.MAIN).getByRole(AriaRole.LISTITEM).first()).containsText("tapped, nothing got going, left side.");
     }
 
     @Test

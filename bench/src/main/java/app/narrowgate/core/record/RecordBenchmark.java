@@ -1,6 +1,7 @@
 package app.narrowgate.core.record;
 
 import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.LinkRef;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.PlaceKind;
 import app.narrowgate.core.odds.Setting;
@@ -40,6 +41,7 @@ public class RecordBenchmark {
     private SolvedMap written;
     private List<Event.Round> term;
     private List<Event.Round> many;
+    private List<Event.Round> noted;
     private Beliefs beliefs;
     private Event.Round another;
 
@@ -49,6 +51,7 @@ public class RecordBenchmark {
         written = SolvedMap.of(index, Setting.of(Id.of("guard-or-better"))).converged();
         term = rounds(1_000, false);
         many = rounds(100_000, true);
+        noted = noted(500);
         beliefs = new Learner(written).learn(Tally.of(term, NOW));
         another = term.get(17);
     }
@@ -64,6 +67,26 @@ public class RecordBenchmark {
                     Optional.empty(), Optional.empty(), Optional.empty(), false, gaps ? Optional.of(random.nextInt(61) - 30.0) : Optional.empty()));
         }
         return rounds;
+    }
+
+    /** Rounds as they come on the map, half of them with their last answer, against partners of many weights. */
+    private List<Event.Round> noted(int many) {
+        SplittableRandom random = new SplittableRandom(many);
+        List<Event.Round> rounds = new ArrayList<>();
+        for (TrueMat.Rolled rolled : new TrueMat(written, new Learner(written).before()::chosen, random.split()).rolls(many)) {
+            boolean noting = random.nextBoolean();
+            rounds.add(new Event.Round(new UUID(2, rounds.size()), NOW.minus(Duration.ofMinutes(random.nextInt(120_000))), new UUID(0, 1 + random.nextInt(24)),
+                    Optional.empty(), rolled.start(), Optional.empty(), Ending.in(rolled.kind()), Optional.empty(),
+                    rolled.last().filter(last -> noting).map(LinkRef::reaction), rolled.last().filter(last -> noting).map(LinkRef::response),
+                    noting && rolled.last().isEmpty(), Optional.of(random.nextInt(101) - 50.0)));
+        }
+        return rounds;
+    }
+
+    /** Twelve weeks of a gym that notes every second round. */
+    @Benchmark
+    public Beliefs notedTermIntoBeliefs() {
+        return new Learner(written).learn(Tally.of(noted, NOW));
     }
 
     /** What a term of rounds with one tap each teaches, all pairs even. */

@@ -28,11 +28,6 @@ public record Ending(Optional<PlaceKind> kind, Optional<Id> place) {
         return kind.filter(Ending::isOut).isPresent();
     }
 
-    /** True where they got out or had to tap; else it was stopped on the way. */
-    public boolean isFinal() {
-        return isOut() || kind.equals(Optional.of(PlaceKind.TAP));
-    }
-
     /** In a place of that kind. */
     public static Ending in(PlaceKind kind) {
         return new Ending(Optional.of(kind), Optional.empty());

@@ -8,9 +8,13 @@ import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.fixture.MapFixture;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.Likelihood;
 import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.PlaceKind;
 import app.narrowgate.core.map.RateRule;
+import app.narrowgate.core.map.Source;
+import app.narrowgate.core.map.Word;
+import java.time.LocalDate;
 import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -97,6 +101,21 @@ class MapJsonTest {
                 "/reactions/0/seconds", "/situations/0/stage", "/situations/0/clock/seconds",
                 "/reactions/0/responses/0/leads", "/situations/1/title", "/techniques/0/movements/0",
                 "/techniques/0/stance", "/aims/0/worth/revesal", "/situations/0/entryy");
+    }
+
+    @Test
+    void whereAFigureWasLearnedComesBackAndGoesWithTheFigure() {
+        String learned = GOOD.replace("\"works\":\"often\"",
+                "\"works\":0.47,\"source\":{\"chance\":0.47,\"before\":\"often\",\"tries\":24.5,\"noted\":16,\"until\":\"2026-09-03\"}");
+        EscapeMap map = MapJson.read(learned);
+        assertThat(map.reactions().get(0).source()).contains(new Source(0.47, Likelihood.of(Word.OFTEN), 24.5, 16, LocalDate.of(2026, 9, 3)));
+        assertThat(map.reactions().get(0).before()).isEqualTo(Likelihood.of(Word.OFTEN));
+        assertThat(MapJson.read(MapJson.writeText(map))).isEqualTo(map);
+        assertThat(MapJson.read(learned.replace("\"works\":0.47", "\"works\":0.5")).reactions().get(0).source()).as("of another figure").isEmpty();
+        assertThat(refused(learned.replace("\"noted\":16", "\"noted\":25")).problems())
+                .containsExactly(new Problem("/reactions/0/source/noted", "More noted tries than there were tries; write at most 24.5."));
+        assertThat(refused(learned.replace("2026-09-03", "September")).problems())
+                .containsExactly(new Problem("/reactions/0/source/until", "“September” is no day; write it like 2026-09-03."));
     }
 
     @Test

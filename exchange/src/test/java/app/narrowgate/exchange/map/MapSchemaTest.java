@@ -178,6 +178,8 @@ class MapSchemaTest {
         "\"title\":\"One pin\" > \"title\":\"One pin\",\"house\":{\"grips\":[{\"title\":\"Hook\",\"grade\":11}]}",
         "\"title\":\"One pin\" > \"title\":\"One pin\",\"house\":{\"grips\":[{\"grade\":2}]}",
         "\"kind\":\"pin\" > \"kind\":\"clamp\"",
+        "\"works\":\"often\" > \"works\":0.47,\"source\":{\"chance\":0.47,\"before\":\"often\",\"noted\":16,\"until\":\"2026-09-03\"}",
+        "\"works\":\"often\" > \"works\":0.47,\"source\":{\"chance\":0.47,\"before\":\"often\",\"tries\":24.5,\"noted\":16,\"until\":\"September\"}",
         "[\"Feet in\"] > \"Feet in\""})
     void whatTheReaderRefusesIsNotValid(String change) {
         assertNeither(SMALL, change);
@@ -190,6 +192,7 @@ class MapSchemaTest {
         "\"clock\":{\"seconds\":6,\"becomes\":\"tap\"} > \"clock\":null",
         "\"leads\":\"top\" > \"leads\":null",
         "\"works\":\"often\" > \"works\":\"often\",\"stuffed\":null",
+        "\"works\":\"often\" > \"works\":0.47,\"source\":{\"chance\":0.47,\"before\":\"often\",\"tries\":24.5,\"noted\":16,\"until\":\"2026-09-03\"}",
         "\"title\":\"One pin\" > \"title\":\"?\",\"about\":\"?\""})
     void whatTheReaderTakesIsValid(String change) {
         List<String> parts = List.of(change.split(" > "));

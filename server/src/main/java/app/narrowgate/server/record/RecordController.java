@@ -157,9 +157,10 @@ class RecordController {
 
     @GetMapping("/rounds")
     @Operation(operationId = "loggedRounds", summary = "Rounds of the record, the newest first")
-    List<RoundView> rounds(@PathVariable UUID mapId, @RequestParam(defaultValue = "50") @Min(1) @Max(500) int most) {
+    List<RoundView> rounds(@PathVariable UUID mapId, @RequestParam(defaultValue = "50") @Min(1) @Max(500) int most,
+            @RequestParam(required = false) @Nullable @Schema(description = "Only those from then on") Instant since) {
         StoredMap map = maps.head(mapId);
-        return store.rounds(mapId, most).stream().map(row -> round(map, row)).toList();
+        return store.rounds(mapId, Optional.ofNullable(since).orElse(Instant.EPOCH), most).stream().map(row -> round(map, row)).toList();
     }
 
     @GetMapping("/odds")

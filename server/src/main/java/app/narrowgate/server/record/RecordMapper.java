@@ -38,8 +38,8 @@ interface RecordMapper {
     boolean mayBeVoided(@Param("mapId") UUID mapId, @Param("id") UUID id);
 
     /** Rounds that stand, the newest first. */
-    @Select(EVENT + "where e.map_id = #{mapId} and " + STANDING + "order by e.at desc, e.id limit #{most}")
-    List<EventRow> rounds(@Param("mapId") UUID mapId, @Param("most") int most);
+    @Select(EVENT + "where e.map_id = #{mapId} and e.at >= #{since} and " + STANDING + "order by e.at desc, e.id limit #{most}")
+    List<EventRow> rounds(@Param("mapId") UUID mapId, @Param("since") Instant since, @Param("most") int most);
 
     /** Everything in which somebody was below or on top, on whatever map. */
     @Select(EVENT + "where e.person = #{person} or e.partner = #{person} order by e.at, e.id")

@@ -118,8 +118,8 @@ public class RecordStore {
     }
 
     /** Rounds that stand, the newest first. */
-    List<EventRow> rounds(UUID mapId, int most) {
-        return mapper.rounds(mapId, most);
+    List<EventRow> rounds(UUID mapId, Instant since, int most) {
+        return mapper.rounds(mapId, since, most);
     }
 
     /** Everybody's rounds, or one person's, counted at an instant. */
