@@ -68,9 +68,12 @@ final class DemoTwelveWeeks {
         return truth;
     }
 
-    /** Rounds of all the evenings, in order. */
+    /** Rounds of all the evenings, in order; none on a map on which nobody begins anywhere. */
     List<Event.Round> of(List<Evening> evenings) {
         List<Event.Round> rounds = new ArrayList<>();
+        if (starts(Optional.empty()).isEmpty()) {
+            return rounds;
+        }
         evenings.forEach(evening -> {
             for (int i = 0; i < file.rounds(); i++) {
                 round(evening, evening.began().plus(LIVE_FROM).plus(BETWEEN.multipliedBy(i))).ifPresent(rounds::add);
@@ -102,8 +105,7 @@ final class DemoTwelveWeeks {
 
     /** Where a round begins, as often as the map says. */
     private Id start(Optional<Id> family) {
-        List<Situation> starts = index.map().situations().stream()
-                .filter(one -> one.entry() > 0 && one.rest().isEmpty() && family.map(one.family()::equals).orElse(true)).toList();
+        List<Situation> starts = starts(family);
         double left = random.nextDouble() * starts.stream().mapToDouble(Situation::entry).sum();
         for (Situation one : starts) {
             left -= one.entry();
@@ -112,6 +114,11 @@ final class DemoTwelveWeeks {
             }
         }
         return starts.isEmpty() ? start(Optional.empty()) : starts.get(starts.size() - 1).id();
+    }
+
+    private List<Situation> starts(Optional<Id> family) {
+        return index.map().situations().stream()
+                .filter(one -> one.entry() > 0 && one.rest().isEmpty() && family.map(one.family()::equals).orElse(true)).toList();
     }
 
     private TrueMat mat(double gap) {
