@@ -73,10 +73,13 @@ export function useByRecord(
 
 /** Picks whose figures are shown: those of the map, where these are among them, those of everybody's rounds, one person's. */
 export function ByWhom({ map = false }: { map?: boolean }) {
-  const may = useMay("keep-record");
+  // Whoever may not see them does not even ask who there is.
+  return useMay("keep-record") && <Whose map={map} />;
+}
+
+function Whose({ map }: { map: boolean }) {
   const [whose, choose] = useWhose();
   const people = usePeople();
-  if (!may) return null;
   return (
     <label>
       <span className="sr-only">Figures from</span>
