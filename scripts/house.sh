@@ -63,7 +63,7 @@ need_packages() {
   if [ -d "$HOUSE/node/node_modules" ]; then use_own_node; fi
   if ! has_node && ! command -v npm >/dev/null; then missing+=(npm); fi
   if [ "${1:-}" = with-browser ]; then
-    [ -x /usr/bin/chromium ] || missing+=(chromium)
+    [ -x /usr/bin/chromium-headless-shell ] || missing+=(chromium-headless-shell)
     command -v dot >/dev/null || missing+=(graphviz)
   fi
   if ((${#missing[@]} > 0)); then

@@ -5,6 +5,7 @@ import { Link, Navigate, Route, Routes } from "react-router";
 import { onNotLetIn, problemOf } from "../api/client";
 import { MapPage, paths, useMaps } from "../features/map";
 import { LogPage, RoundsPage, TruthPage } from "../features/record";
+import { MinePage, StandingPage, StandingsPage } from "../features/standing";
 import { markEnded, Only, SignIn, useMay, useSession } from "../features/session";
 import { Door } from "../ui/Door";
 import { Failed, Loading } from "../ui/Notice";
@@ -127,6 +128,7 @@ function Inside() {
         <Route path="/map/:mapId/holds/weight/:situation" element={<WeightPage />} />
         <Route path="/map/:mapId/holds/leverage" element={<LeveragePage />} />
         <Route path="/map/:mapId/drills/trainer" element={<TrainerPage />} />
+        <Route path="/map/:mapId/record/mine" element={<MinePage />} />
         <Route path="/maps" element={<MapsPage />} />
         <Route element={<Only right="read-maps" />}>
           <Route path="/map/:mapId/gates" element={<GatesPage />} />
@@ -149,6 +151,8 @@ function Inside() {
           <Route path="/map/:mapId/record" element={<LogPage />} />
           <Route path="/map/:mapId/record/rounds" element={<RoundsPage />} />
           <Route path="/map/:mapId/record/truth" element={<TruthPage />} />
+          <Route path="/map/:mapId/record/standing" element={<StandingsPage />} />
+          <Route path="/map/:mapId/record/standing/:person" element={<StandingPage />} />
         </Route>
         <Route element={<Only right="edit-maps" />}>
           <Route path="/map/:mapId/workshop/:list?" element={<WorkshopPage />} />

@@ -4,10 +4,13 @@ import type { Schemas } from "../../api/client";
 import { rewritten } from "../../ui/address";
 import { Picker } from "../../ui/Picker";
 import { useAddress } from "../../ui/address";
+import { May } from "../session";
+import { useStandings } from "../standing";
 import { everydayFirst, isAlwaysOffered, proposalKey, sourceName, type Source } from "./design";
 import { focusInWords, kindTitle } from "./words";
 
 const SHOWN = 5;
+const MOST_DUE = 3;
 /** Gains below half of a hundredth are small ones. */
 const SMALL = 0.005;
 
@@ -61,6 +64,9 @@ export function Offers({
           {all ? "The large ones only" : `${proposals.length - large.length} small ones`}
         </button>
       )}
+      <May right="keep-record">
+        <DueOffers mapId={map.id} source={source} />
+      </May>
       <h2 className="mt-4 text-base lg:text-[15px]">Ours</h2>
       {library.length === 0 && <p className="text-quiet">Nothing is kept yet. “Keep” puts a drill here.</p>}
       <ul>
@@ -89,6 +95,33 @@ export function Offers({
   );
 }
 
+/** Answers of which those who trained lately are losing most. */
+function DueOffers({ mapId, source }: { mapId: string; source: Source | undefined }) {
+  const standings = useStandings(mapId);
+  const due = standings.data?.due.slice(0, MOST_DUE) ?? [];
+  if (due.length === 0) return null;
+  return (
+    <>
+      <h2 className="mt-4 flex justify-between text-base lg:text-[15px]">
+        Due <span className="font-normal text-quiet">lost by forgetting, of 100</span>
+      </h2>
+      <ul>
+        {due.map((one) => (
+          <Offer
+            key={one.reaction}
+            to={{ place: one.place }}
+            here={source?.from === "place" && source.place === one.place}
+            title={one.title}
+            above={one.placeTitle}
+            figure={`−${(one.cost * 100).toFixed(1)}`}
+            says=""
+          />
+        ))}
+      </ul>
+    </>
+  );
+}
+
 function Offer({
   to,
   here,
@@ -97,7 +130,7 @@ function Offer({
   figure,
   says,
 }: {
-  to: { kept?: string; worth?: string };
+  to: { kept?: string; worth?: string; place?: string };
   here: boolean;
   title: string;
   above: string;

@@ -205,6 +205,7 @@ function LineRow({
 const WAY: Record<Schemas["ClassWay"]["kind"], string> = {
   live: "Live, in earnest",
   dial: "Dial it, notch by notch",
+  gate: "As a gate, both sides",
 };
 
 /** What a line gains, of 100 starts. */

@@ -9,6 +9,7 @@ export const SHAPE_LABEL: Record<NonNullable<Schemas["Lesson"]["usual"]>, string
   "mostly-live": "Mostly live",
   repetition: "Repetition",
   "first-months": "First months",
+  "gate-evening": "Gate evening",
 };
 
 /** Several as one says them: a, b and c. */
@@ -82,6 +83,14 @@ function goesFrom(line: Line): string {
     : `Gets going ${now} times in 100.`;
 }
 
+/** For how many of those who practise it it is due, and what forgetting it costs. */
+function dueInWords(line: Line): string {
+  if (line.due.length === 0) return "";
+  const who =
+    line.due.length === line.people.length ? "all" : line.due.length === 1 ? "one" : `${line.due.length}`;
+  return ` Due for ${who} of them; forgetting it costs ${(line.forgetting * 100).toFixed(1)} of 100.`;
+}
+
 /** Why it comes, and what for. */
 export function whyInWords(map: Schemas["Map"], line: Line, planned: Planned): string {
   const { unit } = line;
@@ -91,7 +100,7 @@ export function whyInWords(map: Schemas["Map"], line: Line, planned: Planned): s
       return `The movements behind tonight’s answers${side ? `, ${side} side first: the weak one for most` : ""}.`;
     }
     case "recall":
-      return `${line.fromLast && planned.last ? `From ${planned.last.title}, ${weekday(planned.last.day)}.` : "Practised before."} ${goesFrom(line)}`;
+      return `${line.fromLast && planned.last ? `From ${planned.last.title}, ${weekday(planned.last.day)}.` : "Practised before."}${dueInWords(line)} ${goesFrom(line)}`;
     case "new":
       return `${unit.place ? `${placeTitle(map, unit.place)}.` : ""} ${goesFrom(line)}`;
     case "chain":
@@ -101,6 +110,9 @@ export function whyInWords(map: Schemas["Map"], line: Line, planned: Planned): s
         ? "They look alike and want different answers."
         : `${unit.drill?.links.length ?? 0} calls in no order. ${goesFrom(line)}`;
     case "live":
+      if (unit.drill?.kind === "gate") {
+        return "To be shown before moving up: each of them from below, left and right. The coach watches.";
+      }
       return unit.drill?.kind === "dial"
         ? "Weight and grip notch by notch; the lighter partner says stop, and nobody turns it on the neck."
         : "Both sides, then other partners. Tap early, let go at once.";

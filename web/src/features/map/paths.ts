@@ -38,6 +38,11 @@ export const paths = {
   log: (mapId: string) => `/map/${mapId}/record`,
   truth: (mapId: string) => `/map/${mapId}/record/truth`,
   rounds: (mapId: string) => `/map/${mapId}/record/rounds`,
+  /** Where everybody stands. */
+  standings: (mapId: string) => `/map/${mapId}/record/standing`,
+  standing: (mapId: string, person: string) => `/map/${mapId}/record/standing/${person}`,
+  /** Where one stands oneself. */
+  mine: (mapId: string) => `/map/${mapId}/record/mine`,
   drills: (mapId: string) => `/map/${mapId}/drills`,
   drillSheet: (mapId: string) => `/map/${mapId}/drills/sheet`,
   trainer: (mapId: string) => `/map/${mapId}/drills/trainer`,

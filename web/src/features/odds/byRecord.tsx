@@ -77,9 +77,14 @@ export function ByWhom({ map = false }: { map?: boolean }) {
   return useMay("keep-record") && <Whose map={map} />;
 }
 
+function possessive(name: string): string {
+  return name.endsWith("s") ? `${name}’` : `${name}’s`;
+}
+
 function Whose({ map }: { map: boolean }) {
   const [whose, choose] = useWhose();
   const people = usePeople();
+  const gone = whose !== undefined && whose !== EVERYBODY && people.data?.every((one) => one.id !== whose);
   return (
     <label>
       <span className="sr-only">Figures from</span>
@@ -89,10 +94,11 @@ function Whose({ map }: { map: boolean }) {
         onChange={(event) => choose(event.target.value || undefined)}
       >
         {map && <option value="">by the map</option>}
-        <option value={EVERYBODY}>as logged</option>
+        <option value={EVERYBODY}>by everybody’s rounds</option>
+        {gone && <option value={whose}>somebody who is gone: by the map</option>}
         {people.data?.map((person) => (
           <option key={person.id} value={person.id}>
-            as {person.name} logged
+            by {possessive(person.name)} rounds
           </option>
         ))}
       </select>

@@ -1,2 +1,3 @@
 export { PeoplePage } from "./PeoplePage";
 export { PersonPage } from "./PersonPage";
+export { LEVEL_WORDS } from "./people";

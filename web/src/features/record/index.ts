@@ -4,4 +4,6 @@ import { lazy } from "react";
 export const LogPage = lazy(() => import("./LogPage").then((m) => ({ default: m.LogPage })));
 export const RoundsPage = lazy(() => import("./RoundsPage").then((m) => ({ default: m.RoundsPage })));
 export const TruthPage = lazy(() => import("./TruthPage").then((m) => ({ default: m.TruthPage })));
-export { useSendingRecord } from "./events";
+export { useRecord, useSendingRecord } from "./events";
+export { Waits } from "./Waits";
+export { familyTitle } from "./words";

@@ -63,7 +63,10 @@ class ArchitectureTest {
         MAY_IMPORT.put("mat", Set.of("lesson", "drill", "map", "trait", "check"));
         MAY_IMPORT.put("memory", Set.of("check"));
         MAY_IMPORT.put("term", Set.of("lesson", "memory", "drill", "odds", "person", "map", "trait", "check"));
-        MAY_IMPORT.put("record", Set.of("advice", "odds", "solve", "map", "trait", "check"));
+        MAY_IMPORT.put("record", Set.of("drill", "advice", "odds", "solve", "map", "trait", "check"));
+        MAY_IMPORT.put("ledger", Set.of("lesson", "drill", "map", "trait", "check"));
+        MAY_IMPORT.put("due", Set.of("ledger", "memory", "lesson", "map", "check"));
+        MAY_IMPORT.put("movingup", Set.of("ledger", "odds", "map", "trait", "check"));
         MAY_IMPORT.put("lesson", Set.of("drill", "person", "advice", "odds", "solve", "map", "trait", "check"));
     }
 

@@ -36,7 +36,7 @@ final class Browser implements AutoCloseable {
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         chromium = playwright.chromium().launch(new BrowserType.LaunchOptions()
-                .setExecutablePath(Path.of("/usr/bin/chromium"))
+                .setExecutablePath(Path.of("/usr/bin/chromium-headless-shell"))
                 .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
                         "--disable-background-networking", "--disable-component-update", "--disable-sync")));
     }

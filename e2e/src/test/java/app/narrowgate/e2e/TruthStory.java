@@ -83,17 +83,17 @@ class TruthStory extends Story {
         go(page, "");
         Locator start = page.getByTestId("start");
         String written = start.textContent();
-        page.getByLabel("Figures from").selectOption(new SelectOption().setLabel("as logged"));
+        page.getByLabel("Figures from").selectOption(new SelectOption().setLabel("by everybody’s rounds"));
         assertThat(start).containsText(Pattern.compile("\\d+ to \\d+, \\d+ rounds"));
         assertThat(page.getByText("hatched: may be so far open; ticks: by the map")).isVisible();
         assertThat(page.locator(".gate-doubt").first()).isVisible();
         assertThat(Browser.seriousFaults(page)).isEmpty();
-        page.getByLabel("Figures from").selectOption(new SelectOption().setLabel("as Joss Tillender logged"));
+        page.getByLabel("Figures from").selectOption(new SelectOption().setLabel("by Joss Tillender’s rounds"));
         assertThat(start).containsText(Pattern.compile("\\d+ to \\d+, \\d+ rounds"));
         // It goes along to a place, and stands there beside what the map says.
         page.locator("[data-situation=mount-low]").click();
         Locator here = page.getByRole(AriaRole.REGION, named("By what was logged"));
-        assertThat(here.getByLabel("Figures from").locator("option:checked")).hasText("as Joss Tillender logged");
+        assertThat(here.getByLabel("Figures from").locator("option:checked")).hasText("by Joss Tillender’s rounds");
         assertThat(here).containsText("the map’s");
         go(page, "");
         assertThat(start).hasText(written);

@@ -10,6 +10,7 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -20,7 +21,7 @@ import java.util.function.Predicate;
  *
  * <p>The wrong choices are, in this order, what is taught in the same place, what is best in a look-alike of it, and what
  * is best elsewhere in its family and then anywhere. Cards are drawn with chances as their price, what costs more more
- * often; how many choices there are goes round, so that the times can be fitted ({@link ReadingFit}). Deterministic for a
+ * often, and what is half forgotten as often again; how many choices there are goes round, so that the times can be fitted ({@link ReadingFit}). Deterministic for a
  * seed. Cost O(situations²).
  */
 public final class ReadingDeck {
@@ -30,14 +31,18 @@ public final class ReadingDeck {
     private static final int[] CHOICES = {2, 4, 3, 6};
     /** A card that costs nothing is drawn too, now and then. */
     private static final double LEAST = 1e-4;
+    /** How much more often a card is drawn of which everything is forgotten; our estimate. */
+    private static final double FORGOTTEN = 2;
 
     private final PracticeGraph graph;
     private final SolvedMap solved;
     private final Random random;
     private final double[] visits;
+    private final Map<Id, Double> forgotten;
 
-    private ReadingDeck(PracticeGraph graph, long seed) {
+    private ReadingDeck(PracticeGraph graph, Map<Id, Double> forgotten, long seed) {
         this.graph = graph;
+        this.forgotten = forgotten;
         this.solved = graph.solved();
         this.random = Lot.of(seed);
         this.visits = solved.chain().visits(solved.starts());
@@ -45,8 +50,18 @@ public final class ReadingDeck {
 
     /** Up to {@code cards} cards; fewer where the map has fewer answers with a trigger. */
     public static List<ReadingCard> of(PracticeGraph graph, int cards, long seed) {
+        return of(graph, Map.of(), cards, seed);
+    }
+
+    /**
+     * The same for somebody.
+     *
+     * @param forgotten reaction to how much of it is gone, in [0,1]; those that are missing are as new
+     */
+    public static List<ReadingCard> of(PracticeGraph graph, Map<Id, Double> forgotten, int cards, long seed) {
         CARDS.require("The number of cards", cards);
-        return new ReadingDeck(graph, seed).draw(cards);
+        forgotten.values().forEach(gone -> Range.CHANCE.require("What is forgotten", gone));
+        return new ReadingDeck(graph, forgotten, seed).draw(cards);
     }
 
     private List<ReadingCard> draw(int cards) {
@@ -63,11 +78,15 @@ public final class ReadingDeck {
             List<ReadingCard> offered = new ArrayList<>();
             int choices = CHOICES[drawn.size() % CHOICES.length];
             cues.forEach(cue -> offered.add(card(cue, choices)));
-            int next = Lot.drawn(random, offered.stream().mapToDouble(card -> Math.max(LEAST, card.price())).toArray());
+            int next = Lot.drawn(random, offered.stream().mapToDouble(this::chance).toArray());
             drawn.add(shuffled(offered.get(next)));
             cues.remove(next);
         }
         return drawn;
+    }
+
+    private double chance(ReadingCard card) {
+        return Math.max(LEAST, card.price()) * (1 + FORGOTTEN * forgotten.getOrDefault(card.reaction(), 0.0));
     }
 
     private ReadingCard card(Reaction right, int count) {

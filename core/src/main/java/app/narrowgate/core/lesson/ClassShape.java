@@ -50,7 +50,9 @@ public record ClassShape(Map<Section, Span> spans) {
         /** Nothing new: what is there is made fast. */
         REPETITION(new int[][] {{5, 8}, {6, 20}, {0, 0}, {12, 30}, {8, 20}, {5, 15}, {2, 5}}),
         /** First months: few things, much time for each, no live rounds. */
-        FIRST_MONTHS(new int[][] {{8, 12}, {4, 10}, {10, 24}, {6, 18}, {4, 10}, {0, 0}, {4, 8}});
+        FIRST_MONTHS(new int[][] {{8, 12}, {4, 10}, {10, 24}, {6, 18}, {4, 10}, {0, 0}, {4, 8}}),
+        /** Before somebody moves up: what they have to show, both sides, with what is due before it. */
+        GATE_EVENING(new int[][] {{5, 8}, {4, 16}, {0, 0}, {0, 0}, {0, 10}, {24, 45}, {4, 8}});
 
         private final int[][] hour;
 

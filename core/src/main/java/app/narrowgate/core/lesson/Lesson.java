@@ -124,6 +124,11 @@ public record Lesson(String title, LocalDate day, LocalTime starts, int minutes,
         came = List.copyOf(came);
     }
 
+    /** True where nothing more can be planned in it: it was run, or its day is over. */
+    public boolean isOver(LocalDate today) {
+        return !came.isEmpty() || day.isBefore(today);
+    }
+
     /** How long its parts may last. */
     public ClassShape shape() {
         return own.orElseGet(() -> usual.orElseThrow().of(minutes));

@@ -16,9 +16,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 
-/** What a map says of one student: what they may practise and what it gains them. Not for several threads. */
+/** What a map says of one student: what they may practise and what it gains them. For several threads. */
 public final class StudentOdds {
 
     /**
@@ -32,7 +33,7 @@ public final class StudentOdds {
             double[] starts = focus.starts(solved);
             Map<Id, Double> slopes = new HashMap<>();
             AdjointSensitivity.of(solved, starts).reactions().forEach(r -> slopes.put(r.reaction(), Math.max(0, r.perWorks())));
-            return new Solved(PracticeGraph.of(solved, HouseTimes.USUAL), starts, solved.startWorth(starts), slopes, new HashMap<>());
+            return new Solved(PracticeGraph.of(solved, HouseTimes.USUAL), starts, solved.startWorth(starts), slopes, new ConcurrentHashMap<>());
         }
     }
 
@@ -106,6 +107,11 @@ public final class StudentOdds {
             }
         });
         return counted;
+    }
+
+    /** True where the map has a reaction. */
+    public boolean knows(Id reaction) {
+        return solved.graph().solved().index().reaction(reaction).isPresent();
     }
 
     /** Worth of the starts gained per 1 of a reaction's working, at least 0; 0 where it is closed or taught later. */

@@ -34,6 +34,21 @@ public record Unit(String key, Section section, Optional<Id> place, List<LinkRef
         shares = Collections.unmodifiableMap(new LinkedHashMap<>(shares));
     }
 
+    /** The key under which a place is shown as a gate for moving up. */
+    public static String gate(Id place) {
+        return Section.LIVE.code() + ":" + place + "~" + DrillKind.GATE.code();
+    }
+
+    /** The key under which an answer is recalled. */
+    public static String recall(Id reaction) {
+        return recall() + reaction;
+    }
+
+    /** What the keys of all that is recalled begin with. */
+    public static String recall() {
+        return Section.RECALL.code() + ":";
+    }
+
     /** The warm-up or the talk. */
     static Unit frame(Section section) {
         return new Unit(section.code(), section, Optional.empty(), List.of(), Map.of(), Optional.empty(), Optional.empty(), Optional.empty(), List.of());

@@ -150,7 +150,7 @@ final class Units {
      * estimate. It is dialled only where the instructor wants it.
      */
     private Optional<Unit> live(Id place, DrillKind kind) {
-        List<Unit.Way> ways = ways(place);
+        List<Unit.Way> ways = ways(place, kind);
         Optional<String> key = ways.stream().filter(way -> way.kind() == kind).map(Unit.Way::key).findFirst();
         if (key.isEmpty()) {
             return Optional.empty();
@@ -177,11 +177,16 @@ final class Units {
                 Optional.empty(), ways.size() > 1 ? ways : List.of()));
     }
 
-    /** In earnest, or dialled where that is open. */
-    private List<Unit.Way> ways(Id place) {
-        String key = Section.LIVE.code() + ":" + place;
-        Unit.Way earnest = new Unit.Way(DrillKind.LIVE, key);
-        return Dial.isOpen(solved.index(), place) ? List.of(earnest, new Unit.Way(DrillKind.DIAL, key + "~" + DrillKind.DIAL.code())) : List.of(earnest);
+    /** In earnest, or dialled where that is open; as a gate only where it is asked for as one. */
+    private List<Unit.Way> ways(Id place, DrillKind kind) {
+        List<Unit.Way> ways = new ArrayList<>(List.of(new Unit.Way(DrillKind.LIVE, Section.LIVE.code() + ":" + place)));
+        if (Dial.isOpen(solved.index(), place)) {
+            ways.add(new Unit.Way(DrillKind.DIAL, Section.LIVE.code() + ":" + place + "~" + DrillKind.DIAL.code()));
+        }
+        if (kind == DrillKind.GATE) {
+            ways.add(new Unit.Way(DrillKind.GATE, Unit.gate(place)));
+        }
+        return ways;
     }
 
     /** A live round by what stands behind its part's name: a place, and a kind of drill where it is not in earnest. */

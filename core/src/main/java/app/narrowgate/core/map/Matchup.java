@@ -51,4 +51,9 @@ public record Matchup(Id id, String title, double weightGap, double heightGap, b
     public Matchup withWeightGap(double kilograms) {
         return new Matchup(id, title, kilograms, heightGap, jacket, setting, age, level, injuries, facts);
     }
+
+    /** The same with another level. */
+    public Matchup withLevel(Level other) {
+        return new Matchup(id, title, weightGap, heightGap, jacket, setting, age, other, injuries, facts);
+    }
 }

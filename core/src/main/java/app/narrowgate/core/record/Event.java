@@ -2,7 +2,10 @@ package app.narrowgate.core.record;
 
 import app.narrowgate.core.check.Range;
 import app.narrowgate.core.check.RefusedException;
+import app.narrowgate.core.check.Text;
+import app.narrowgate.core.drill.Role;
 import app.narrowgate.core.map.Id;
+import app.narrowgate.core.trait.Level;
 import app.narrowgate.core.trait.Side;
 import java.time.Instant;
 import java.util.Optional;
@@ -52,6 +55,50 @@ public sealed interface Event {
             }
             if (partner.equals(Optional.of(person))) {
                 throw new RefusedException("Nobody rolls with themselves; choose another partner.");
+            }
+        }
+    }
+
+    /**
+     * Somebody repeated something.
+     *
+     * @param reaction the answer that was repeated; empty where the technique was, from nowhere in particular
+     * @param role first where they did it, second where they fed it
+     * @param many how many times
+     * @param clean how many of them came clean, where somebody looked
+     * @param fault the sign of the technique's fault that was seen most, in the map's words
+     */
+    record Repetitions(UUID id, Instant at, UUID person, Id technique, Optional<Id> reaction, Optional<Side> side, Role role, int many,
+            Optional<Integer> clean, Optional<String> fault) implements Event {
+
+        /** Repetitions of one thing in one go. */
+        public static final Range MANY = new Range(1, 10_000, "repetitions");
+
+        public Repetitions {
+            MANY.require("The repetitions", many);
+            int times = many;
+            clean.ifPresent(value -> {
+                if (value < 0 || value > times) {
+                    throw new RefusedException("%d clean of %d: there cannot be more clean ones than there were.".formatted(value, times));
+                }
+            });
+            fault.ifPresent(sign -> Text.SENTENCE.require("The fault", sign));
+        }
+    }
+
+    /**
+     * A coach decided on a gate for moving up.
+     *
+     * @param from the level from which somebody moves up
+     * @param shown true where an answer was shown; false for not yet
+     * @param reason why; may be empty where it was shown
+     */
+    record GateDecision(UUID id, Instant at, UUID person, Level from, Id place, Side side, boolean shown, String reason) implements Event {
+        public GateDecision {
+            if (!reason.isEmpty()) {
+                Text.SENTENCE.require("The reason", reason);
+            } else if (!shown) {
+                throw new RefusedException("Say in a few words what is missing, so that they know what to work on.");
             }
         }
     }

@@ -76,4 +76,19 @@ class ReadingDeckTest {
         assertThat(ReadingDeck.of(graph(), 3, 9)).isEqualTo(ReadingDeck.of(graph(), 3, 9));
         assertThatThrownBy(() -> ReadingDeck.of(graph(), 0, 1)).isInstanceOf(RefusedException.class);
     }
+
+    /** By hand: what is all forgotten comes three times as often as it did beside the others. */
+    @Test
+    void whatIsForgottenComesMoreOften() {
+        int times = 0;
+        int before = 0;
+        int seeds = 400;
+        for (int seed = 0; seed < seeds; seed++) {
+            before += ReadingDeck.of(graph(), 1, seed).get(0).reaction().equals(Id.of("r3")) ? 1 : 0;
+            times += ReadingDeck.of(graph(), Map.of(Id.of("r3"), 1.0), 1, seed).get(0).reaction().equals(Id.of("r3")) ? 1 : 0;
+        }
+        double share = (double) before / seeds;
+        assertThat((double) times / seeds).isCloseTo(3 * share / (1 + 2 * share), within(0.06));
+        assertThatThrownBy(() -> ReadingDeck.of(graph(), Map.of(Id.of("r3"), 1.5), 1, 1)).isInstanceOf(RefusedException.class);
+    }
 }

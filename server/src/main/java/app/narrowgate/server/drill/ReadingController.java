@@ -29,6 +29,14 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.ArrayList;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import app.narrowgate.core.due.Practice;
+import app.narrowgate.core.ledger.Tries;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -100,9 +108,11 @@ class ReadingController {
     private final SolvedMaps solved;
     private final AnswerStore answers;
     private final ReadingStore readings;
+    private final Learned learned;
     private final Clock clock;
 
-    ReadingController(MapStore maps, SolvedMaps solved, AnswerStore answers, ReadingStore readings, Clock clock) {
+    ReadingController(MapStore maps, SolvedMaps solved, AnswerStore answers, ReadingStore readings, Learned learned, Clock clock) {
+        this.learned = learned;
         this.maps = maps;
         this.solved = solved;
         this.answers = answers;
@@ -112,15 +122,28 @@ class ReadingController {
 
     @GetMapping("/deck")
     @Operation(operationId = "readingDeck", summary = "Cues to be read, what costs more more often",
-            description = "The same seed gives the same cues.")
+            description = "What one practised or read, and is forgetting, comes more often. The same seed gives the same cues on the same day.")
     List<CardView> deck(@PathVariable UUID mapId, @ParameterObject OddsQuestion question,
             @RequestParam(defaultValue = "20") @Min(1) @Max(60) int cards,
-            @RequestParam(defaultValue = "1") @Min(0) @Max(999_999) int seed) {
+            @RequestParam(defaultValue = "1") @Min(0) @Max(999_999) int seed, @AuthenticationPrincipal SignedIn who) {
         StoredMap map = maps.head(mapId);
         Setting setting = question.toSetting(map.index());
-        List<ReadingCard> deck = answers.answer(AnswerStore.Question.of(map, setting, "deck %d %d".formatted(cards, seed)),
-                () -> ReadingDeck.of(PracticeGraph.of(solved.solved(map, setting).converged(), HouseTimes.USUAL), cards, seed));
+        Map<Id, Double> forgotten = forgotten(map, who.id());
+        List<ReadingCard> deck = answers.answer(
+                AnswerStore.Question.of(map, setting, "deck %d %d %s".formatted(cards, seed, AnswerStore.shortName(forgotten.toString()))),
+                () -> ReadingDeck.of(PracticeGraph.of(solved.solved(map, setting).converged(), HouseTimes.USUAL), forgotten, cards, seed));
         return deck.stream().map(card -> card(map.index(), card)).toList();
+    }
+
+    /** How much of what they practised or read somebody has forgotten today, by reaction. */
+    private Map<Id, Double> forgotten(StoredMap map, UUID account) {
+        LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
+        List<Practice> all = new ArrayList<>(learned.of(map, account));
+        readings.own(map.id(), account).forEach(row -> all.add(new Practice(LocalDate.ofInstant(row.at(), ZoneOffset.UTC), Id.of(row.reaction()),
+                new Tries(1, row.correct() ? 1 : 0), Tries.NONE)));
+        Map<Id, Double> forgotten = new TreeMap<>();
+        all.stream().collect(Collectors.groupingBy(Practice::reaction)).forEach((id, own) -> forgotten.put(id, 1 - Practice.Held.of(own).on(today)));
+        return forgotten;
     }
 
     private static CardView card(MapIndex index, ReadingCard card) {

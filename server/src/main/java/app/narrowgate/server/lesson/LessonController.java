@@ -227,7 +227,7 @@ class LessonController {
     private static PlannedView view(LessonRow row, PlannedLesson planned, boolean changed, SignedIn who) {
         Lesson lesson = row.lesson();
         return new PlannedView(row.id(), row.version(), LessonView.of(lesson),
-                planned.plan().map(plan -> PlanView.of(plan, planned.rounds(), who.may(Right.READ_HEALTH))).orElse(null), changed,
+                planned.plan().map(plan -> PlanView.of(plan, planned.rounds(), planned.due(), who.may(Right.READ_HEALTH))).orElse(null), changed,
                 LessonView.spans(lesson.shape()), planned.last().map(last -> new LastView(last.id(), last.title(), last.day(), last.here())).orElse(null),
                 planned.absent(), lesson.came().stream().map(CameView::of).toList(), row.authorName(), row.at());
     }

@@ -1,9 +1,11 @@
 package app.narrowgate.server.lesson;
 
 import app.narrowgate.core.drill.Drill;
+import app.narrowgate.core.due.Due;
 import app.narrowgate.core.lesson.ClassPlan;
 import app.narrowgate.core.lesson.ClassPlanner;
 import app.narrowgate.core.lesson.ClassRequest;
+import app.narrowgate.core.lesson.ClassShape;
 import app.narrowgate.core.lesson.Couple;
 import app.narrowgate.core.lesson.Lesson;
 import app.narrowgate.core.lesson.PairPlanner;
@@ -13,7 +15,9 @@ import app.narrowgate.core.lesson.RoundWish;
 import app.narrowgate.core.lesson.Section;
 import app.narrowgate.core.lesson.Student;
 import app.narrowgate.core.lesson.Turns;
+import app.narrowgate.core.lesson.Unit;
 import app.narrowgate.core.map.Id;
+import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.server.account.SignedIn;
 import app.narrowgate.server.map.StoredMap;
@@ -45,13 +49,23 @@ public class LessonPlanner {
     private static final int REMEMBERED = 183;
     /** Days in which two who were partners should meet others first; our estimate. */
     private static final int LATELY = 21;
+    /** What is due for fewer than one of so many is nothing for all of them; our estimate. */
+    private static final int MANY = 3;
+    /** Recalls that are asked for, those of the term among them: more would take the class's minutes from what is new. */
+    private static final int MOST_DUE = 2;
+    /** What costs less by being forgotten, of the worth of the starts, waits; our estimate. */
+    private static final double MUCH = 0.003;
+    /** Gates of one evening: each is given enough rounds for both sides. */
+    private static final int MOST_GATES = 4;
 
     private final LessonStore lessons;
     private final People people;
     private final SolvedMaps solved;
     private final AnswerStore answers;
+    private final Wanting wanting;
 
-    LessonPlanner(LessonStore lessons, People people, SolvedMaps solved, AnswerStore answers) {
+    LessonPlanner(LessonStore lessons, People people, SolvedMaps solved, AnswerStore answers, Wanting wanting) {
+        this.wanting = wanting;
         this.lessons = lessons;
         this.people = people;
         this.solved = solved;
@@ -80,10 +94,12 @@ public class LessonPlanner {
                 .map(row -> new PlannedLesson.Last(row.id(), row.lesson().title(), row.day(), row.lesson().here()));
         List<Student> students = students(lesson, past, last, by);
         if (students.isEmpty()) {
-            return new PlannedLesson(Optional.empty(), Map.of(), last, List.of());
+            return new PlannedLesson(Optional.empty(), Map.of(), last, List.of(), List.of());
         }
+        List<UUID> here = students.stream().map(Student::id).toList();
+        List<Due.InClass> due = only ? List.of() : wanting.due(map, here, lesson.day());
         List<Id> lately = past.isEmpty() ? List.of() : past.get(past.size() - 1).shown();
-        ClassRequest request = new ClassRequest(lesson.minutes(), lesson.focus(), lesson.shape(), students, lesson.fixed(), only ? List.of() : lesson.term(),
+        ClassRequest request = new ClassRequest(lesson.minutes(), lesson.focus(), lesson.shape(), students, lesson.fixed(), only ? List.of() : wished(map, lesson, here, due),
                 lesson.out(), lately, only);
         Setting house = OddsQuestion.ofNobody(lesson.aim().map(Id::value).orElse(null), lesson.read(), lesson.late(), null, null)
                 .toSetting(map.index());
@@ -91,7 +107,23 @@ public class LessonPlanner {
         ClassPlan plan = answers.answer(AnswerStore.Question.of(map, house, "class " + AnswerStore.shortName(request.toString())),
                 () -> ClassPlanner.plan(request, house, setting -> solved.solved(map, setting)));
         return new PlannedLesson(Optional.of(plan), rounds(lesson, students, lately(lesson, past), plan), last,
-                last.isEmpty() ? List.of() : students.stream().filter(Student::missed).map(Student::id).toList());
+                last.isEmpty() ? List.of() : students.stream().filter(Student::missed).map(Student::id).toList(), due);
+    }
+
+    /** What the term asks for; then in a gate evening the gates that are open, and what is due for many. */
+    private List<String> wished(StoredMap map, Lesson lesson, List<UUID> here, List<Due.InClass> due) {
+        List<String> wished = new ArrayList<>(lesson.term());
+        if (lesson.usual().equals(Optional.of(ClassShape.Usual.GATE_EVENING))) {
+            wanting.gates(map, here, lesson.day()).stream().limit(MOST_GATES).map(Unit::gate).forEach(wished::add);
+        }
+        long recalled = wished.stream().filter(key -> key.startsWith(Unit.recall())).count();
+        due.stream().filter(one -> MANY * one.who().size() >= here.size() && one.cost() >= MUCH && lesson.focus().holds(place(map, one.reaction())))
+                .limit(Math.max(0, MOST_DUE - recalled)).map(one -> Unit.recall(one.reaction())).forEach(wished::add);
+        return wished.stream().distinct().toList();
+    }
+
+    private static Situation place(StoredMap map, Id reaction) {
+        return map.index().situation(map.index().reaction(reaction).orElseThrow().from()).orElseThrow();
     }
 
     private static boolean isBefore(LessonRow row, Lesson lesson) {

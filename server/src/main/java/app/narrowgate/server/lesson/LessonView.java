@@ -41,7 +41,7 @@ record LessonView(@NotBlank @Size(max = 90) String title, @NotNull LocalDate day
         @Nullable @Size(max = 64) @Schema(description = "The place that it is about") String place, @Nullable @Size(max = 64) String aim,
         @DecimalMin("0") @DecimalMax("1") double read, @DecimalMin("0") @DecimalMax("30") double late,
         @Nullable @Schema(description = "The shape, where it is one of the house's",
-                allowableValues = {"step-by-step", "mostly-live", "repetition", "first-months"}) String usual,
+                allowableValues = {"step-by-step", "mostly-live", "repetition", "first-months", "gate-evening"}) String usual,
         @Nullable @Size(max = 7) @Schema(description = "The shape, where it is not; parts that are missing do not come")
         List<@NotNull @Valid SpanView> shape, @NotNull @Size(max = 200) List<@NotNull UUID> here,
         @NotNull @Size(max = 60) List<@NotNull @Valid FixedView> fixed,

@@ -2,9 +2,11 @@ package app.narrowgate.server.lesson;
 
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.drill.SoloPlan;
+import app.narrowgate.core.due.Due;
 import app.narrowgate.core.lesson.ClassPlan;
 import app.narrowgate.core.lesson.PairedRound;
 import app.narrowgate.core.lesson.Unit;
+import app.narrowgate.core.lesson.Section;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.odds.Closing;
 import app.narrowgate.core.trait.Side;
@@ -16,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 
 /** A planned class as it is sent. */
 @Schema(name = "ClassPlan")
@@ -28,7 +31,7 @@ record PlanView(List<LineView> lines, List<LeftOutView> leftOut,
 
     /** A kind of drill, and the key of the unit when it is practised so. */
     @Schema(name = "ClassWay")
-    record WayView(@Schema(allowableValues = {"live", "dial"}) String kind, String key) {
+    record WayView(@Schema(allowableValues = {"live", "dial", "gate"}) String kind, String key) {
     }
 
     /** What is practised. */
@@ -70,7 +73,9 @@ record PlanView(List<LineView> lines, List<LeftOutView> leftOut,
     record LineView(UnitView unit, @Schema(description = "Minutes from the beginning") int from, int minutes, boolean fixed,
             @Schema(description = "What it gains those who are here, on average, to first order") double gain, List<UUID> people, List<NotView> not,
             List<UUID> missed, @Nullable UUID helper,
-            @Schema(description = "True for what was practised in the class before") boolean fromLast, @Nullable Double works, @Nullable Double worksAfter, int practisedBy, List<GroupView> groups,
+            @Schema(description = "True for what was practised in the class before") boolean fromLast, @Nullable Double works, @Nullable Double worksAfter, int practisedBy,
+            @Schema(description = "Of something that is recalled: for whom it is due") List<UUID> due,
+            @Schema(description = "Worth of the starts that its forgetting costs those who are here, on average") double forgetting, List<GroupView> groups,
             @Schema(description = "Who works with whom after each change of partners") List<List<GroupView>> later) {
     }
 
@@ -92,18 +97,24 @@ record PlanView(List<LineView> lines, List<LeftOutView> leftOut,
     }
 
     /** @param health true where whoever asks may know what hurts people */
-    static PlanView of(ClassPlan plan, Map<String, List<PairedRound>> rounds, boolean health) {
-        return new PlanView(plan.lines().stream().map(line -> line(line, rounds.getOrDefault(line.unit().key(), List.of()), health)).toList(),
+    static PlanView of(ClassPlan plan, Map<String, List<PairedRound>> rounds, List<Due.InClass> due, boolean health) {
+        return new PlanView(plan.lines().stream().map(line -> line(line, rounds.getOrDefault(line.unit().key(), List.of()), due, health)).toList(),
                 plan.leftOut().stream().map(PlanView::leftOut).toList(), plan.now(), plan.after(), plan.added(),
                 plan.warmUp().map(WarmUpView::of).orElse(null), plan.empty().stream().map(Coded::code).toList(), plan.gone());
     }
 
-    private static LineView line(ClassPlan.Line line, List<PairedRound> rounds, boolean health) {
+    private static LineView line(ClassPlan.Line line, List<PairedRound> rounds, List<Due.InClass> due, boolean health) {
         List<NotView> not = line.not().stream().map(one -> new NotView(one.student(), one.because().code(), one.closings().stream()
                 .filter(closing -> health || closing.kind() != Closing.Kind.INJURY).map(ClosingView::of).toList())).toList();
         return new LineView(UnitView.of(line.unit(), line.minutes()), line.from(), line.minutes(), line.fixed(), line.gain(), line.who(), not,
                 line.missed(), line.helper().orElse(null), line.fromLast(), line.works().orElse(null), line.worksAfter().orElse(null), line.practisedBy(),
+                due(line, due).flatMap(one -> one.who().stream()).filter(line.who()::contains).distinct().toList(),
+                due(line, due).mapToDouble(Due.InClass::cost).sum(),
                 rounds.stream().limit(1).flatMap(round -> groups(round).stream()).toList(), rounds.stream().skip(1).map(PlanView::groups).toList());
+    }
+
+    private static Stream<Due.InClass> due(ClassPlan.Line line, List<Due.InClass> due) {
+        return due.stream().filter(one -> line.unit().section() == Section.RECALL && line.unit().shares().containsKey(one.reaction()));
     }
 
     private static List<GroupView> groups(PairedRound round) {

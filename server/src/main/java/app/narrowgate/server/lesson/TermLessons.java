@@ -20,7 +20,7 @@ public class TermLessons {
 
         /** True where nothing more can be planned in it: it was run, or its day is over. */
         public boolean isOver(LocalDate today) {
-            return !lesson.came().isEmpty() || lesson.day().isBefore(today);
+            return lesson.isOver(today);
         }
     }
 

@@ -238,6 +238,11 @@ public class People {
         return found;
     }
 
+    /** Everybody on the roster, in its order, without what hurts them. */
+    public List<InClass> everybody() {
+        return mapper.all().stream().map(row -> new InClass(row.id(), row.person(), Set.of())).toList();
+    }
+
     /** The ids of everybody on the roster who is of an age group, by name. */
     public Map<String, UUID> named(AgeGroup age) {
         Map<String, UUID> named = new LinkedHashMap<>();

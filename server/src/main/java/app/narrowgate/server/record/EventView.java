@@ -2,6 +2,7 @@ package app.narrowgate.server.record;
 
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.check.RefusedException;
+import app.narrowgate.core.drill.Role;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.PlaceKind;
 import app.narrowgate.core.record.Ending;
@@ -20,8 +21,8 @@ import java.util.UUID;
 
 /** An event as it is sent; the id is made on the device, so that sending it twice keeps it once. What a kind of event does not have is missing. */
 @Schema(name = "RecordEvent")
-record EventView(@NotNull UUID id, @NotBlank @Schema(allowableValues = {"round", "void"}) String kind, @NotNull Instant at,
-        @Nullable @Schema(description = "Of a round: who was below") UUID person, @Nullable @Schema(description = "Who was on top") UUID partner,
+record EventView(@NotNull UUID id, @NotBlank @Schema(allowableValues = {"round", "repetitions", "void"}) String kind, @NotNull Instant at,
+        @Nullable @Schema(description = "Of a round: who was below; of repetitions: who did them") UUID person, @Nullable @Schema(description = "Who was on top") UUID partner,
         @Nullable @Size(max = 64) @Schema(description = "The place where it began") String start,
         @Nullable @Schema(allowableValues = {"left", "right"}) String side,
         @Nullable @Schema(description = "The kind of place where it ended; held where they were still held when the time was up",
@@ -31,6 +32,10 @@ record EventView(@NotNull UUID id, @NotBlank @Schema(allowableValues = {"round",
         @Nullable @Size(max = 64) @Schema(description = "The last answer that got going") String reaction,
         @Nullable @Size(max = 64) @Schema(description = "What they answered to it") String response,
         @Nullable @Schema(description = "True where it was noted that nothing got going") Boolean nothing,
+        @Nullable @Size(max = 64) @Schema(description = "Of repetitions: what was repeated; reaction is the answer, where that is known") String technique,
+        @Nullable @Schema(description = "first where they did it, second where they fed it", allowableValues = {"first", "second"}) String role,
+        @Nullable @Min(1) @Max(10_000) Integer many, @Nullable @Min(0) @Max(10_000) @Schema(description = "How many of them came clean") Integer clean,
+        @Nullable @Size(max = 400) @Schema(description = "The sign of the fault that was seen most") String fault,
         @Nullable @Schema(description = "Of an event that takes another one out: which one") UUID voids) {
 
     Event event() {
@@ -39,8 +44,12 @@ record EventView(@NotNull UUID id, @NotBlank @Schema(allowableValues = {"round",
                     Id.of(required(start, "where it began")), Optional.ofNullable(side).map(code -> Coded.require(Side.class, "A side", code)),
                     ending(required(ending, "how it ended")), Optional.ofNullable(seconds), place(reaction), place(response), Boolean.TRUE.equals(nothing),
                     Optional.empty());
+            case EventRow.REPETITIONS -> new Event.Repetitions(id, at, required(person, "who did them"), Id.of(required(technique, "what was repeated")),
+                    place(reaction), Optional.ofNullable(side).map(code -> Coded.require(Side.class, "A side", code)),
+                    Coded.require(Role.class, "A role", required(role, "whether they did it or fed it")), required(many, "how many there were"),
+                    Optional.ofNullable(clean), Optional.ofNullable(fault));
             case EventRow.VOID -> new Event.Void(id, at, required(voids, "which event it takes out"));
-            default -> throw new RefusedException("No event is called “%s”; it is a round, or void.".formatted(kind));
+            default -> throw new RefusedException("No event is called “%s”; it is a round, repetitions, or void.".formatted(kind));
         };
     }
 

@@ -15,7 +15,7 @@ interface RecordMapper {
 
     String EVENT = """
             select e.id, e.kind, e.at, e.kept_at, e.author, e.person, e.partner, e.situation, e.side, e.ending, e.ended_in, e.seconds, e.reaction,
-                e.response, e.nothing, e.gap, e.voids
+                e.response, e.nothing, e.gap, e.voids, e.technique, e.role, e.many, e.clean, e.fault, e.level, e.shown, e.reason
             from record_event e
             """;
 
@@ -28,9 +28,10 @@ interface RecordMapper {
     /** An event that is there already stays as it is: the same one, sent again over a bad connection. */
     @Insert("""
             insert into record_event (id, map_id, kind, at, kept_at, author, person, partner, situation, side, ending, ended_in, seconds, reaction,
-                response, nothing, gap, voids)
+                response, nothing, gap, voids, technique, role, many, clean, fault, level, shown, reason)
             values (#{row.id}, #{mapId}, #{row.kind}, #{row.at}, #{row.keptAt}, #{row.author}, #{row.person}, #{row.partner}, #{row.situation},
-                #{row.side}, #{row.ending}, #{row.endedIn}, #{row.seconds}, #{row.reaction}, #{row.response}, #{row.nothing}, #{row.gap}, #{row.voids})
+                #{row.side}, #{row.ending}, #{row.endedIn}, #{row.seconds}, #{row.reaction}, #{row.response}, #{row.nothing}, #{row.gap}, #{row.voids},
+                #{row.technique}, #{row.role}, #{row.many}, #{row.clean}, #{row.fault}, #{row.level}, #{row.shown}, #{row.reason})
             on conflict do nothing""")
     int insert(@Param("mapId") UUID mapId, @Param("row") EventRow row);
 
@@ -40,6 +41,21 @@ interface RecordMapper {
     /** Rounds that stand, the newest first. */
     @Select(EVENT + "where e.map_id = #{mapId} and e.at >= #{since} and " + STANDING + "order by e.at desc, e.id limit #{most}")
     List<EventRow> rounds(@Param("mapId") UUID mapId, @Param("since") Instant since, @Param("most") int most);
+
+    /** What stands of somebody's rounds and repetitions, or of everybody's where nobody is named; in the order in which it happened, before an instant. */
+    @Select(EVENT + """
+            where e.map_id = #{mapId} and (cast(#{person} as uuid) is null or e.person = #{person}) and e.kind in ('round', 'repetitions') and e.at < #{until} and
+            """ + NOT_VOID + "order by e.at, e.id")
+    List<EventRow> of(@Param("mapId") UUID mapId, @Param("person") UUID person, @Param("until") Instant until);
+
+    /** What was decided last on each gate of somebody, or of everybody where nobody is named, before an instant. */
+    @Select("""
+            select distinct on (e.person, e.level, e.situation, e.side) e.id, e.person, e.level, e.situation as place, e.side, e.shown, e.reason, e.at,
+                a.display_name as author
+            from record_event e left join account a on a.id = e.author
+            where e.map_id = #{mapId} and (cast(#{person} as uuid) is null or e.person = #{person}) and e.kind = 'gate' and e.at < #{until} and
+            """ + NOT_VOID + "order by e.person, e.level, e.situation, e.side, e.at desc, e.kept_at desc")
+    List<RecordStore.Decided> decided(@Param("mapId") UUID mapId, @Param("person") UUID person, @Param("until") Instant until);
 
     /** Everything in which somebody was below or on top, on whatever map. */
     @Select(EVENT + "where e.person = #{person} or e.partner = #{person} order by e.at, e.id")

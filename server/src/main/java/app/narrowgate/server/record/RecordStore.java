@@ -13,6 +13,10 @@ import app.narrowgate.core.record.Truth;
 import app.narrowgate.core.trait.Level;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.person.People;
+import app.narrowgate.core.map.Technique;
+import app.narrowgate.core.drill.Role;
+import app.narrowgate.core.trait.Side;
+import jakarta.annotation.Nullable;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -47,7 +51,7 @@ public class RecordStore {
      * Keeps them all, or none; what takes out an event that is not there is left away.
      *
      * @throws app.narrowgate.server.problem.NotFoundException when there is no such map
-     * @throws RefusedException where a round has somebody who is not on the roster, or begins or goes on where the map has nothing
+     * @throws RefusedException where something is logged of somebody who is not on the roster, or of what the map does not have
      */
     @Transactional
     public void keep(UUID mapId, List<Event> events, UUID by) {
@@ -55,29 +59,61 @@ public class RecordStore {
         MapIndex index = maps.head(mapId).index();
         Set<UUID> named = new HashSet<>();
         events.forEach(event -> {
-            if (event instanceof Event.Round round) {
-                check(index, round);
-                named.add(round.person());
-                round.partner().ifPresent(named::add);
-            }
+            check(index, event);
+            named.addAll(named(event));
         });
         Map<UUID, Optional<Double>> weights = people.weights(named);
         Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
         for (Event event : events) {
-            if (event instanceof Event.Round round) {
-                if (!weights.keySet().containsAll(round.partner().map(other -> Set.of(round.person(), other)).orElse(Set.of(round.person())))) {
-                    throw new RefusedException("Somebody in a round is not on the roster any more; choose others, or leave that round away.");
-                }
-                mapper.insert(mapId, row(round, gap(round, weights), by, now));
-            } else if (event instanceof Event.Void gone && mapper.mayBeVoided(mapId, gone.event())) {
-                mapper.insert(mapId, new EventRow(gone.id(), EventRow.VOID, earlier(gone.at(), now), now, by, null, null, null, null, null, null, null, null,
-                        null, false, null, gone.event()));
-            } else if (event instanceof Event.Keep kept) {
-                requireReaction(index, kept.reaction());
-                mapper.insert(mapId, new EventRow(kept.id(), EventRow.KEEP, earlier(kept.at(), now), now, by, null, null, null, null, null, null, null,
-                        kept.reaction().value(), null, false, null, null));
+            if (!weights.keySet().containsAll(named(event))) {
+                throw new RefusedException("Somebody of whom something is logged is not on the roster any more; choose others, or leave that away.");
             }
+            row(mapId, event, weights, by, now).ifPresent(row -> mapper.insert(mapId, row));
         }
+    }
+
+    /** As it is kept; nothing of what takes out an event that is not there. */
+    private Optional<EventRow> row(UUID mapId, Event event, Map<UUID, Optional<Double>> weights, UUID by, Instant now) {
+        Instant at = earlier(event.at(), now);
+        if (event instanceof Event.Round round) {
+            return Optional.of(EventRow.of(round, gap(round, weights), at, now, by));
+        } else if (event instanceof Event.Repetitions done) {
+            return Optional.of(EventRow.of(done, at, now, by));
+        } else if (event instanceof Event.GateDecision decided) {
+            return Optional.of(EventRow.of(decided, at, now, by));
+        } else if (event instanceof Event.Keep kept) {
+            return Optional.of(EventRow.of(kept, at, now, by));
+        }
+        return Optional.of((Event.Void) event).filter(gone -> mapper.mayBeVoided(mapId, gone.event())).map(gone -> EventRow.of(gone, at, now, by));
+    }
+
+    private static Set<UUID> named(Event event) {
+        if (event instanceof Event.Round round) {
+            return round.partner().map(other -> Set.of(round.person(), other)).orElse(Set.of(round.person()));
+        } else if (event instanceof Event.Repetitions done) {
+            return Set.of(done.person());
+        }
+        return event instanceof Event.GateDecision decided ? Set.of(decided.person()) : Set.of();
+    }
+
+    private static void check(MapIndex index, Event event) {
+        if (event instanceof Event.Round round) {
+            check(index, round);
+        } else if (event instanceof Event.Keep kept) {
+            requireReaction(index, kept.reaction());
+        } else if (event instanceof Event.Repetitions done) {
+            check(index, done);
+        } else if (event instanceof Event.GateDecision decided && index.situation(decided.place()).isEmpty()) {
+            throw new RefusedException("The map has no place “%s” in which an answer could be shown; choose another.".formatted(decided.place()));
+        }
+    }
+
+    private static void check(MapIndex index, Event.Repetitions done) {
+        Technique technique = index.technique(done.technique())
+                .orElseThrow(() -> new RefusedException("The map has no technique “%s”; choose another.".formatted(done.technique())));
+        done.reaction().filter(id -> !requireReaction(index, id).technique().equals(technique.id())).ifPresent(id -> {
+            throw new RefusedException("“%s” is not an answer by “%s”; choose another, or leave it away.".formatted(id, technique.title()));
+        });
     }
 
     private static void check(MapIndex index, Event.Round round) {
@@ -110,13 +146,6 @@ public class RecordStore {
         return at.isAfter(now) ? now : at.truncatedTo(ChronoUnit.MICROS);
     }
 
-    private static EventRow row(Event.Round round, Optional<Double> gap, UUID by, Instant now) {
-        return new EventRow(round.id(), EventRow.ROUND, earlier(round.at(), now), now, by, round.person(), round.partner().orElse(null), round.start().value(),
-                round.side().map(Coded::code).orElse(null), round.ending().kind().map(Coded::code).orElse(EventRow.HELD),
-                round.ending().place().map(Id::value).orElse(null), round.seconds().orElse(null), round.reaction().map(Id::value).orElse(null),
-                round.response().map(Id::value).orElse(null), round.nothing(), gap.orElse(null), null);
-    }
-
     /** Rounds that stand, the newest first. */
     List<EventRow> rounds(UUID mapId, Instant since, int most) {
         return mapper.rounds(mapId, since, most);
@@ -127,6 +156,49 @@ public class RecordStore {
         Map<Tally.Kind, Double> times = new HashMap<>();
         mapper.kinds(mapId, person.orElse(null), now, Tally.HALF_LIFE, Tally.STEP).forEach(row -> times.merge(row.kind(), row.times(), Double::sum));
         return new Tally(now, times);
+    }
+
+    /** What stands of everybody's rounds and repetitions, or of one person's, in the order in which it happened; and what was decided last on gates; all before an instant. */
+    public Seen seen(UUID mapId, Optional<UUID> person, Instant until) {
+        List<EventRow> rows = mapper.of(mapId, person.orElse(null), until);
+        return new Seen(rows.stream().filter(row -> row.kind().equals(EventRow.ROUND)).map(RecordStore::began).toList(),
+                rows.stream().filter(row -> row.kind().equals(EventRow.REPETITIONS)).map(RecordStore::done).toList(), mapper.decided(mapId, person.orElse(null), until));
+    }
+
+    /** What stands of somebody, or of everybody. */
+    public record Seen(List<Began> rounds, List<Event.Repetitions> repetitions, List<Decided> decisions) {
+    }
+
+    /**
+     * Where a round of somebody began.
+     *
+     * @param out true where it ended out
+     * @param reaction the last answer that got going, where that was noted
+     */
+    public record Began(UUID person, Instant at, Id start, Optional<Side> side, boolean out, Optional<Id> reaction) {
+    }
+
+    /**
+     * What was decided last on a gate of somebody.
+     *
+     * @param level from which they move up
+     * @param author who decided; null once they are forgotten
+     */
+    public record Decided(UUID id, UUID person, String level, String place, String side, boolean shown, String reason, Instant at, @Nullable String author) {
+    }
+
+    private static Began began(EventRow row) {
+        boolean out = !row.ending().equals(EventRow.HELD) && Ending.isOut(Coded.require(PlaceKind.class, "ending", row.ending()));
+        return new Began(row.person(), row.at(), Id.of(row.situation()), side(row), out, Optional.ofNullable(row.reaction()).map(Id::of));
+    }
+
+    private static Event.Repetitions done(EventRow row) {
+        return new Event.Repetitions(row.id(), row.at(), row.person(), Id.of(row.technique()), Optional.ofNullable(row.reaction()).map(Id::of), side(row),
+                Coded.require(Role.class, "role", row.role()), row.many(), Optional.ofNullable(row.clean()), Optional.ofNullable(row.fault()));
+    }
+
+    private static Optional<Side> side(EventRow row) {
+        return Optional.ofNullable(row.side()).map(code -> Coded.require(Side.class, "side", code));
     }
 
     /** How many rounds began in each place. */

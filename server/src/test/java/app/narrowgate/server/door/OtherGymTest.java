@@ -74,6 +74,8 @@ class OtherGymTest {
         tamsin.post(map + "/record/events", """
                 {"events":[{"id":"%s","kind":"round","at":"2026-11-20T10:00:00Z","person":"%s","start":"mount-low","ending":"guard"}]}"""
                 .formatted(UUID.randomUUID(), person));
+        tamsin.put(map + "/standing/gates/novice", "{\"places\":[\"mount-low\"]}");
+        tamsin.put(map + "/standing/goal", "{\"many\":300}");
         String lesson = UUID.randomUUID().toString();
         tamsin.post(map + "/classes", """
                 {"id":"%s","lesson":{"title":"Mount","day":"2026-11-27","starts":"19:30","minutes":60,"family":"mount","read":0.25,"late":0.5,
