@@ -57,7 +57,7 @@ export function StandingsPage() {
 }
 
 const ROW =
-  "grid items-baseline gap-x-4 grid-cols-[minmax(0,1fr)_auto] mid:grid-cols-[minmax(0,9rem)_minmax(0,1fr)_7rem_4.5rem_4rem] wide:grid-cols-[minmax(0,12rem)_minmax(0,1fr)_10rem_6rem_6rem]";
+  "grid items-baseline gap-x-4 grid-cols-[minmax(0,1fr)_auto] mid:grid-cols-[minmax(0,9rem)_minmax(0,1fr)_7rem_5rem_4rem] wide:grid-cols-[minmax(0,15rem)_minmax(0,1fr)_10rem_6rem_6rem]";
 
 function People({ mapId, lines }: { mapId: string; lines: Line[] }) {
   return (
@@ -69,7 +69,7 @@ function People({ mapId, lines }: { mapId: string; lines: Line[] }) {
         <span>Who</span>
         <span>Due first, and what forgetting it costs of 100</span>
         <span>Gates shown</span>
-        <span className="text-right">28 days</span>
+        <span className="text-right">In 28 days</span>
         <span>Weaker</span>
       </div>
       <ul className="max-mid:mt-3 max-mid:border-t-[3px] max-mid:border-ink">
@@ -89,7 +89,7 @@ function PersonLine({ mapId, line }: { mapId: string; line: Line }) {
         <Link className="link font-semibold" to={paths.standing(mapId, line.person)}>
           {line.name}
         </Link>
-        <span className="block text-quiet max-mid:inline max-mid:pl-2 wide:inline wide:pl-2">
+        <span className="block whitespace-nowrap text-quiet max-mid:inline-block max-mid:pl-2 wide:inline-block wide:pl-2">
           {line.last ? agoInWords(line.last, today) : "not here yet"}
         </span>
       </span>

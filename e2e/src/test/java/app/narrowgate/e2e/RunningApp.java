@@ -11,7 +11,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.UUID;
@@ -33,7 +35,7 @@ final class RunningApp implements AutoCloseable {
             alter default privileges in schema public grant select, insert, update, delete on tables to %1$s;
             """.formatted(WORKER);
 
-    /** What all begin with: the database of an application that has loaded the demo gym, made once for all stories of this virtual machine. */
+    /** What all begin with: the database of an application that has loaded the demo gym, made once for all stories. */
     private static String begun;
 
     private final String database = "e2e_" + UUID.randomUUID().toString().replace("-", "");
@@ -102,11 +104,29 @@ final class RunningApp implements AutoCloseable {
     static synchronized RunningApp start() {
         Cluster cluster = new Cluster(env("PORT"), env("USER"), env("PASSWORD"));
         if (begun == null) {
-            RunningApp first = new RunningApp(cluster);
-            first.end();
-            begun = first.database;
+            begun = begin(cluster);
         }
         return new RunningApp(cluster, begun);
+    }
+
+    /** Whoever comes first makes it, the other virtual machine waits for it: two at once would take both of them as long as one after the other. */
+    private static String begin(Cluster cluster) {
+        String name = "begun_" + Unpacked.BUILT;
+        try (Connection connection = DriverManager.getConnection(cluster.url() + "postgres", cluster.user(), cluster.password());
+                Statement statement = connection.createStatement()) {
+            statement.execute("select pg_advisory_lock(%d)".formatted(Unpacked.BUILT));
+            try (ResultSet there = statement.executeQuery("select 1 from pg_database where datname = '%s'".formatted(name))) {
+                if (there.next()) {
+                    return name;
+                }
+            }
+            RunningApp first = new RunningApp(cluster);
+            first.end();
+            statement.execute("alter database %s rename to %s".formatted(first.database, name));
+            return name;
+        } catch (SQLException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     /** On a database server of its own. */

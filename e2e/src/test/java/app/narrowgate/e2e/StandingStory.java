@@ -15,7 +15,7 @@ class StandingStory extends Story {
 
     private static Page person(Page page, String name) {
         go(page, "/record/standing");
-        page.getByRole(AriaRole.MAIN).getByRole(AriaRole.LINK, named(name)).click();
+        page.getByRole(AriaRole.MAIN).getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(name)).click();
         heading(page, name).waitFor();
         return page;
     }
@@ -106,6 +106,7 @@ class StandingStory extends Story {
         Page page = browser.signedIn();
         go(page, "/record/standing");
         Locator gates = region(page, Pattern.compile("^Gates from first months on"));
+        assertThat(gates.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Change them"))).isVisible();
         int before = gates.getByRole(AriaRole.LISTITEM).count();
         gates.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Change them")).click();
         gates.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Leave out"))).first().click();

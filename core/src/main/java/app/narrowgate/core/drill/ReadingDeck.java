@@ -21,7 +21,8 @@ import java.util.function.Predicate;
  *
  * <p>The wrong choices are, in this order, what is taught in the same place, what is best in a look-alike of it, and what
  * is best elsewhere in its family and then anywhere. Cards are drawn with chances as their price, what costs more more
- * often, and what is half forgotten as often again; how many choices there are goes round, so that the times can be fitted ({@link ReadingFit}). Deterministic for a
+ * often, and what is half forgotten as often again; how many choices there are goes round, so that the times can be fitted
+ * ({@link ReadingFit}). Deterministic for a
  * seed. Cost O(situations²).
  */
 public final class ReadingDeck {

@@ -40,10 +40,11 @@ public record Repeated(LocalDate day, Id technique, Optional<Side> side, Role ro
      */
     public static List<Repeated> about(LocalDate day, Id technique, double minutes, double seconds) {
         double each = Math.max(0, minutes) * MINUTE / (seconds + HouseTimes.USUAL.responding() + HouseTimes.USUAL.reset());
+        double part = each / (Role.values().length * Side.values().length);
         List<Repeated> all = new ArrayList<>();
         for (Role role : Role.values()) {
             for (Side side : Side.values()) {
-                all.add(new Repeated(day, technique, Optional.of(side), role, each / (Role.values().length * Side.values().length), OptionalInt.empty(), false));
+                all.add(new Repeated(day, technique, Optional.of(side), role, part, OptionalInt.empty(), false));
             }
         }
         return all;

@@ -172,7 +172,9 @@ final class Units {
         }
         Map<Id, Double> shares = new HashMap<>();
         met.forEach((id, visited) -> shares.put(id, visited / Math.max(1, all)));
-        Drill drill = Drill.of(solved.index().placeTitle(place), kind, Optional.of(place), List.of());
+        // A gate names what is shown; everything else that is live is left to the pair.
+        List<LinkRef> shown = kind == DrillKind.GATE ? graph.linksFrom(place).stream().map(PracticeLink::ref).limit(1).toList() : List.of();
+        Drill drill = Drill.of(solved.index().placeTitle(place), kind, Optional.of(place), shown);
         return Optional.of(new Unit(key.get(), Section.LIVE, Optional.of(place), links, shares, Optional.of(drill), Optional.empty(),
                 Optional.empty(), ways.size() > 1 ? ways : List.of()));
     }

@@ -30,7 +30,8 @@ import java.util.stream.IntStream;
  * absorbed): the expected count of a branch is visits × share × chance of the end from its landing / chance of the end from the beginning.
  * This is one step of expectation of the EM algorithm (Dempster, Laird and Rubin 1977). Where the last answer that got going was noted too, the
  * chain is conditioned on coming to it, and on nothing else getting going from there. Precondition: whoever is at the bottom chooses among the
- * answers that are taught in a place as often as is believed, whatever went before, and the round is over where they rest. Cost: one chain an end and one solve a beginning, kept.
+ * answers that are taught in a place as often as is believed, whatever went before, and the round is over where they rest. Cost: one
+ * chain an end and one solve a beginning, kept.
  */
 final class ExpectedCounts {
 

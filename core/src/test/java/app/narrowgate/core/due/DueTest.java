@@ -83,7 +83,8 @@ class DueTest {
 
     @Test
     void whatIsDoneOnOneDayCountsOnceInWhateverOrderItIsTold() {
-        Practice.Held one = held(practice(0, new Tries(10, 4), Tries.NONE), practice(9, Tries.NONE, new Tries(3, 0)), practice(9, new Tries(10, 9), Tries.NONE));
+        Practice.Held one = held(practice(0, new Tries(10, 4), Tries.NONE), practice(9, Tries.NONE, new Tries(3, 0)),
+                practice(9, new Tries(10, 9), Tries.NONE));
         assertThat(one).isEqualTo(held(practice(9, new Tries(10, 9), new Tries(3, 0)), practice(0, new Tries(10, 4), Tries.NONE)));
         assertThat(one.memory()).isEqualTo(Memory.first(Grade.HARD).after(9, Grade.AGAIN));
     }

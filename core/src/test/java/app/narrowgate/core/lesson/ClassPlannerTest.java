@@ -256,6 +256,21 @@ class ClassPlannerTest {
     }
 
     @Test
+    void aGateIsShownLiveWhereItIsAskedForAndNeverElse() {
+        assertThat(keys(plan(request(60, students(8, Level.INTERMEDIATE), Map.of(), Set.of())))).noneMatch(key -> key.contains("~gate"));
+        String gate = Unit.gate(Id.of("pinned"));
+        ClassPlan evening = plan(new ClassRequest(60, Focus.EVERYTHING, ClassShape.Usual.GATE_EVENING.of(60), students(8, Level.INTERMEDIATE), Map.of(),
+                List.of(gate), Set.of(), List.of(), false));
+        Unit shown = unit(evening, gate);
+        assertThat(shown.drill().orElseThrow().kind()).isEqualTo(DrillKind.GATE);
+        assertThat(shown.section()).isEqualTo(Section.LIVE);
+        assertThat(shown.ways()).as("it can be made an ordinary round").extracting(Unit.Way::kind).contains(DrillKind.LIVE, DrillKind.GATE);
+        assertThat(evening.lines().stream().filter(line -> line.unit().section() == Section.LIVE).mapToInt(ClassPlan.Line::minutes).sum())
+                .isBetween(24, 45);
+        assertThat(evening.lines()).extracting(line -> line.unit().section()).doesNotContain(Section.NEW, Section.CHAIN);
+    }
+
+    @Test
     void whoeverARibHurtsFeedsADialAndStillPlaysTheRest() {
         List<Student> students = new ArrayList<>(students(5, Level.INTERMEDIATE));
         Student one = students.get(0);

@@ -46,7 +46,8 @@ class GateTest {
                 new Gate(Id.of("mount"), Side.RIGHT, live(3, 1), Optional.of(notYet)), new Gate(Id.of("side"), Side.LEFT, live(2, 2), Optional.empty())));
         here.put(new UUID(0, 2), List.of(new Gate(Id.of("side"), Side.RIGHT, Evidence.NONE, Optional.empty()),
                 new Gate(Id.of("back"), Side.LEFT, live(3, 2), Optional.empty())));
-        assertThat(Gate.open(here)).as("two have the side; the back needs one round, the mount more").containsExactly(Id.of("side"), Id.of("back"), Id.of("mount"));
+        assertThat(Gate.open(here)).as("two have the side; the back needs one round, the mount more")
+                .containsExactly(Id.of("side"), Id.of("back"), Id.of("mount"));
         assertThat(Gate.open(Map.of())).isEmpty();
     }
 

@@ -92,7 +92,8 @@ class DemoStanding implements DemoPart {
                 .forEach(one -> counted.addAll(counted(map, one, roster, file, random)));
         record.keep(map.id(), counted, owner.id());
         for (Level level : Level.values()) {
-            GateList.to(level).map(to -> standings.suggested(map, level)).filter(list -> !list.places().isEmpty()).ifPresent(list -> asks.ask(map, list, owner));
+            GateList.to(level).map(to -> standings.suggested(map, level)).filter(list -> !list.places().isEmpty())
+                    .ifPresent(list -> asks.ask(map, list, owner));
         }
         record.keep(map.id(), decided(standings.gates(map, today), roster, file, today, random), owner.id());
     }

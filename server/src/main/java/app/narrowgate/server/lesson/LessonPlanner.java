@@ -99,7 +99,8 @@ public class LessonPlanner {
         List<UUID> here = students.stream().map(Student::id).toList();
         List<Due.InClass> due = only ? List.of() : wanting.due(map, here, lesson.day());
         List<Id> lately = past.isEmpty() ? List.of() : past.get(past.size() - 1).shown();
-        ClassRequest request = new ClassRequest(lesson.minutes(), lesson.focus(), lesson.shape(), students, lesson.fixed(), only ? List.of() : wished(map, lesson, here, due),
+        ClassRequest request = new ClassRequest(lesson.minutes(), lesson.focus(), lesson.shape(), students, lesson.fixed(),
+                only ? List.of() : wished(map, lesson, here, due),
                 lesson.out(), lately, only);
         Setting house = OddsQuestion.ofNobody(lesson.aim().map(Id::value).orElse(null), lesson.read(), lesson.late(), null, null)
                 .toSetting(map.index());

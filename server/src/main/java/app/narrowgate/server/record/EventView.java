@@ -22,7 +22,8 @@ import java.util.UUID;
 /** An event as it is sent; the id is made on the device, so that sending it twice keeps it once. What a kind of event does not have is missing. */
 @Schema(name = "RecordEvent")
 record EventView(@NotNull UUID id, @NotBlank @Schema(allowableValues = {"round", "repetitions", "void"}) String kind, @NotNull Instant at,
-        @Nullable @Schema(description = "Of a round: who was below; of repetitions: who did them") UUID person, @Nullable @Schema(description = "Who was on top") UUID partner,
+        @Nullable @Schema(description = "Of a round: who was below; of repetitions: who did them") UUID person,
+        @Nullable @Schema(description = "Who was on top") UUID partner,
         @Nullable @Size(max = 64) @Schema(description = "The place where it began") String start,
         @Nullable @Schema(allowableValues = {"left", "right"}) String side,
         @Nullable @Schema(description = "The kind of place where it ended; held where they were still held when the time was up",

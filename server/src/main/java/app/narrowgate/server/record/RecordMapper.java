@@ -44,7 +44,8 @@ interface RecordMapper {
 
     /** What stands of somebody's rounds and repetitions, or of everybody's where nobody is named; in the order in which it happened, before an instant. */
     @Select(EVENT + """
-            where e.map_id = #{mapId} and (cast(#{person} as uuid) is null or e.person = #{person}) and e.kind in ('round', 'repetitions') and e.at < #{until} and
+            where e.map_id = #{mapId} and (cast(#{person} as uuid) is null or e.person = #{person}) and e.kind in ('round', 'repetitions')
+                and e.at < #{until} and
             """ + NOT_VOID + "order by e.at, e.id")
     List<EventRow> of(@Param("mapId") UUID mapId, @Param("person") UUID person, @Param("until") Instant until);
 

@@ -158,11 +158,16 @@ public class RecordStore {
         return new Tally(now, times);
     }
 
-    /** What stands of everybody's rounds and repetitions, or of one person's, in the order in which it happened; and what was decided last on gates; all before an instant. */
+    /**
+     * What stands of everybody's rounds and repetitions, or of one person's, in the order in which it happened; and what was decided last on gates.
+     *
+     * @param until what happened from then on is left away
+     */
     public Seen seen(UUID mapId, Optional<UUID> person, Instant until) {
         List<EventRow> rows = mapper.of(mapId, person.orElse(null), until);
         return new Seen(rows.stream().filter(row -> row.kind().equals(EventRow.ROUND)).map(RecordStore::began).toList(),
-                rows.stream().filter(row -> row.kind().equals(EventRow.REPETITIONS)).map(RecordStore::done).toList(), mapper.decided(mapId, person.orElse(null), until));
+                rows.stream().filter(row -> row.kind().equals(EventRow.REPETITIONS)).map(RecordStore::done).toList(),
+                mapper.decided(mapId, person.orElse(null), until));
     }
 
     /** What stands of somebody, or of everybody. */

@@ -8,7 +8,7 @@ import org.springframework.context.annotation.Lazy;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
-/** Of somebody: every round in which they were below or on top, on whatever map. */
+/** Of somebody: every round in which they were below or on top, their repetitions, and what was decided on their gates, on whatever map. */
 @Component
 @Order(5)
 class RecordTold implements Kept, PersonTold {
@@ -24,7 +24,7 @@ class RecordTold implements Kept, PersonTold {
 
     @Override
     public String file() {
-        return "rounds";
+        return "record";
     }
 
     @Override

@@ -63,9 +63,11 @@ class StandingController {
     @Schema(name = "StandingLine")
     record LineView(UUID person, String name, @Nullable @Schema(allowableValues = {"novice", "intermediate", "advanced"}) String level,
             @Nullable @Schema(description = "The last day on which they trained") LocalDate last, int rounds, int out,
-            @Schema(description = "How many answers are due") int due, @Nullable @Schema(description = "The one whose forgetting costs most") StandingView.DueView first,
+            @Schema(description = "How many answers are due") int due,
+            @Nullable @Schema(description = "The one whose forgetting costs most") StandingView.DueView first,
             @Schema(description = "Gates for moving up that a coach said were shown") int shown, @Schema(description = "Gates that are asked for") int gates,
-            @Schema(description = "Not shown yet, though what was seen is enough") int ready, @Schema(description = "Repetitions of the last 28 days") double lately,
+            @Schema(description = "Not shown yet, though what was seen is enough") int ready,
+            @Schema(description = "Repetitions of the last 28 days") double lately,
             @Nullable @Schema(allowableValues = {"left", "right"}, description = "The weaker side, where that is nine to one at least") String weaker) {
     }
 
@@ -134,7 +136,8 @@ class StandingController {
 
     private static LineView line(StoredMap map, Standing one) {
         List<Due> due = one.due().stream().filter(Due::isDue).toList();
-        return new LineView(one.person().id(), one.person().person().name(), StandingView.level(one), one.last().orElse(null), one.rounds(), one.out(), due.size(),
+        return new LineView(one.person().id(), one.person().person().name(), StandingView.level(one), one.last().orElse(null), one.rounds(), one.out(),
+                due.size(),
                 due.stream().findFirst().map(first -> StandingView.DueView.of(map.index(), first)).orElse(null), one.shown(), one.gates().size(), one.ready(),
                 one.ledger().stream().mapToDouble(line -> line.lately().all()).sum(), one.live().weaker().map(Coded::code).orElse(null));
     }
@@ -176,7 +179,8 @@ class StandingController {
     GateListView gates(@PathVariable UUID mapId, @PathVariable @Schema(allowableValues = {"novice", "intermediate"}) String level) {
         StoredMap map = maps.head(mapId);
         Level from = from(level);
-        return new GateListView(from.code(), GateList.to(from).orElseThrow().code(), places(map, asks.gates(map, from)), places(map, standings.suggested(map, from).places()));
+        return new GateListView(from.code(), GateList.to(from).orElseThrow().code(), places(map, asks.gates(map, from)),
+                places(map, standings.suggested(map, from).places()));
     }
 
     private static Level from(String level) {

@@ -25,7 +25,8 @@ import java.util.UUID;
 /** Where somebody stands, in the map's words. */
 @Schema(name = "Standing")
 record StandingView(UUID person, String name, @Nullable @Schema(allowableValues = {"novice", "intermediate", "advanced"}) String level,
-        @Nullable @Schema(description = "The last day on which they trained") LocalDate last, int rounds, @Schema(description = "Rounds that ended out") int out,
+        @Nullable @Schema(description = "The last day on which they trained") LocalDate last, int rounds,
+        @Schema(description = "Rounds that ended out") int out,
         List<DueView> due, List<LedgerView> ledger, @Schema(description = "Repetitions of one technique that the gym asks for in a year") int goal,
         SidesView live, SidesView clean, @Nullable @Schema(description = "Missing where nobody moves up from their level, or it is not known") GatesView gates,
         List<FaultView> faults) {
@@ -128,7 +129,8 @@ record StandingView(UUID person, String name, @Nullable @Schema(allowableValues 
     }
 
     private static GatesView gates(MapIndex index, Standing standing, Level from, Level to) {
-        return new GatesView(from.code(), to.code(), standing.shown(), standing.ready(), standing.gates().stream().map(gate -> new GateView(gate.place().value(),
+        return new GatesView(from.code(), to.code(), standing.shown(), standing.ready(), standing.gates().stream()
+                .map(gate -> new GateView(gate.place().value(),
                 index.placeTitle(gate.place()), gate.side().code(), TriesView.of(gate.evidence().live()), TriesView.of(gate.evidence().clean()),
                 gate.evidence().last().orElse(null), gate.evidence().says().code(), gate.evidence().missing(),
                 Optional.ofNullable(standing.decided().get(gate)).map(DecisionView::of).orElse(null))).toList());

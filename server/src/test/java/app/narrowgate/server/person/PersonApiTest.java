@@ -229,7 +229,7 @@ class PersonApiTest {
     void everythingAboutSomebodyIsTakenOutAndAway() throws IOException {
         String id = hurts(add("Maple Reed, 70 kg"), "{\"injury\":\"neck\",\"avoid\":\"no stacking\"}");
         Map<String, String> files = unzipped(instructor.bytes("/api/people/%s/archive".formatted(id), "identity").body());
-        assertThat(files).containsOnlyKeys("person.json", "classes.json", "rounds.json");
+        assertThat(files).containsOnlyKeys("person.json", "classes.json", "record.json");
         assertThat(files.get("classes.json")).as("was in no class").doesNotContain("title");
         assertThat(files.get("person.json")).contains("Maple Reed", "no stacking");
         assertThat(owner.get("/api/audit?most=1").text()).contains("took out everything about", "Maple Reed");
@@ -251,7 +251,7 @@ class PersonApiTest {
             }
         }
         Map<String, String> files = unzipped(joss.bytes("/api/me/archive", "identity").body());
-        assertThat(files).containsOnlyKeys("member.json", "person.json", "readings.json", "questions.json", "classes.json", "rounds.json",
+        assertThat(files).containsOnlyKeys("member.json", "person.json", "readings.json", "questions.json", "classes.json", "record.json",
                 "audit.json");
         assertThat(files.get("classes.json")).contains("Turtle").as("was not there").doesNotContain("Mount, first half");
         assertThat(files.get("member.json")).contains("joss", "student").doesNotContain("argon2");

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -40,7 +41,7 @@ class StandingApiTest extends DemoMapTest {
         return person(firstName).get("id").stringValue();
     }
 
-    private static java.util.stream.Stream<JsonNode> stream(JsonNode all) {
+    private static Stream<JsonNode> stream(JsonNode all) {
         return StreamSupport.stream(all.spliterator(), false);
     }
 
@@ -50,7 +51,8 @@ class StandingApiTest extends DemoMapTest {
 
     private static String repetitions(UUID id, String person, String more) {
         return """
-                {"id":"%s","kind":"repetitions","at":"%s","person":"%s","technique":"trap-and-bridge","role":"first"%s}""".formatted(id, Instant.now(), person, more);
+                {"id":"%s","kind":"repetitions","at":"%s","person":"%s","technique":"trap-and-bridge","role":"first"%s}"""
+                .formatted(id, Instant.now(), person, more);
     }
 
     private static String round(String person, String start, String side, String ending) {
@@ -179,5 +181,25 @@ class StandingApiTest extends DemoMapTest {
         double sum = due.stream().mapToDouble(one -> stream(standing(map, one.get("person").stringValue()).get("due"))
                 .filter(each -> each.get("due").booleanValue()).mapToDouble(each -> each.get("cost").doubleValue()).sum()).sum();
         assertThat(stream(first).mapToDouble(one -> one.get("cost").doubleValue()).sum()).as("what it costs them on average").isCloseTo(sum / 2, within(1e-9));
+    }
+
+    /** What is open comes, what was shown does not; an answer that was counted in the class does not change what was planned for it. */
+    @Test
+    void aGateEveningIsGivenToWhatIsOpen() {
+        String on = copied("For an evening");
+        List<String> here = stream(client.get("/api/people").json()).filter(one -> one.hasNonNull("level") && one.get("age").stringValue().equals("adults")
+                && one.get("level").stringValue().equals("novice")).map(one -> one.get("id").stringValue()).limit(3).toList();
+        client.put(on + "/standing/gates/novice", "{\"places\":[\"mount-low\",\"side-crossface\"]}");
+        for (String side : List.of("left", "right")) {
+            here.forEach(who -> client.post(on + "/standing/people/" + who + "/gates",
+                    "{\"id\":\"%s\",\"place\":\"side-crossface\",\"side\":\"%s\",\"shown\":true,\"reason\":\"\"}".formatted(UUID.randomUUID(), side)));
+        }
+        String lesson = """
+                {"title":"Gates","day":"2031-05-01","starts":"19:30","minutes":60,"read":0.25,"late":0.5,"usual":"gate-evening",
+                "here":["%s"],"fixed":[],"out":[],"together":[],"apart":[],"odd":"rest","limit":12,"turn":0}""".formatted(String.join("\",\"", here));
+        Answer made = client.post(on + "/classes", "{\"id\":\"%s\",\"lesson\":%s}".formatted(UUID.randomUUID(), lesson));
+        assertThat(made.status()).as(made.text()).isIn(200, 201);
+        List<String> keys = stream(made.json().at("/plan/lines")).map(line -> line.at("/unit/key").stringValue()).toList();
+        assertThat(keys).contains("live:mount-low~gate").doesNotContain("live:side-crossface~gate");
     }
 }
