@@ -36,6 +36,11 @@ export function withoutThey(cue: string): string {
   return cue.replace(/^they\s+/i, "").replace(/\.$/, "");
 }
 
+/** Words as a sentence begins with them. */
+export function upperFirst(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
 /** A cue as it goes on in a sentence: "they post the hand", or "a hand goes to the mat" where it begins otherwise. */
 export function theyDo(cue: string): string {
   return lowerFirst(cue.replace(/\.$/, ""));

@@ -4,7 +4,7 @@ export { closedInWords, insteadInWords } from "./closing";
 export { findingPath, findingPlace } from "./holes";
 export { standingFor } from "./folding";
 export { changedMost, NARROW } from "./marks";
-export { lowerFirst, theyDo, withoutThey } from "./holes";
+export { lowerFirst, theyDo, upperFirst, withoutThey } from "./holes";
 export { useMapChange, useMaps, useMap, useMapById, useTaken, useTurnBack } from "./map";
 export { paths } from "./paths";
 export { placeTitle, reactionTitle, techniqueOf } from "./titles";

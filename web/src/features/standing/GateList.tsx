@@ -5,7 +5,7 @@ import { Labelled } from "../../ui/Labelled";
 import { Refused } from "../../ui/Notice";
 import { Panel } from "../../ui/Panel";
 import { dayInWords } from "../../ui/when";
-import { paths } from "../map";
+import { paths, upperFirst } from "../map";
 import { LEVEL_WORDS } from "../people";
 import { familyTitle } from "../record";
 import { evidenceInWords, saysInWords, useDecide, type Gate, type Gates } from "./standing";
@@ -95,7 +95,9 @@ function OneSide({ gate, decide }: { gate: Gate; decide: (() => void) | undefine
       <Mark gate={gate} />
       <div className="min-w-0">
         <p>
-          <strong>{gate.decision ? (gate.decision.shown ? "Shown" : "Not yet") : upper(gate.side)}</strong>
+          <strong>
+            {gate.decision ? (gate.decision.shown ? "Shown" : "Not yet") : upperFirst(gate.side)}
+          </strong>
           {gate.decision && `, ${gate.side}`}
           {decide && (
             <button
@@ -118,7 +120,7 @@ function OneSide({ gate, decide }: { gate: Gate; decide: (() => void) | undefine
         )}
         {!gate.decision?.shown && (
           <p className="text-quiet">
-            {upper(evidenceInWords(gate))}. {upper(saysInWords(gate))}.
+            {upperFirst(evidenceInWords(gate))}. {upperFirst(saysInWords(gate))}.
           </p>
         )}
       </div>
@@ -137,10 +139,6 @@ function Mark({ gate }: { gate: Gate }) {
       {!shown && enough && <path d="M3 8h10" className="stroke-ink" strokeWidth="2" strokeDasharray="2 2" />}
     </svg>
   );
-}
-
-function upper(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
 function Decide({
@@ -175,7 +173,7 @@ function Decide({
       className="top-0 p-4 sm:top-[12vh] sm:w-[560px]"
     >
       <p className="mt-1">
-        {upper(evidenceInWords(gate))}. {upper(saysInWords(gate))}.
+        {upperFirst(evidenceInWords(gate))}. {upperFirst(saysInWords(gate))}.
       </p>
       <div className="mt-3">
         <Labelled label="Why" error={missing}>

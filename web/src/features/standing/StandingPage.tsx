@@ -3,7 +3,7 @@ import type { Schemas } from "../../api/client";
 import { Heading } from "../../ui/Heading";
 import { isoDay } from "../../ui/days";
 import { together, Waiting } from "../../ui/Waiting";
-import { paths, useMap } from "../map";
+import { paths, upperFirst, useMap } from "../map";
 import { LEVEL_WORDS } from "../people";
 import { useMay } from "../session";
 import { Count } from "./Count";
@@ -103,10 +103,6 @@ function Sheet({
       </aside>
     </div>
   );
-}
-
-function upperFirst(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
 function Faults({ standing }: { standing: Standing }) {

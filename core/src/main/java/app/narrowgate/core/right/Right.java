@@ -26,7 +26,7 @@ public enum Right implements Coded {
     READ_CLASSES("read the plans of classes and who works with whom", OWNER, INSTRUCTOR, ASSISTANT),
     RUN_CLASSES("run classes on the mat and make links for screens and clickers", OWNER, INSTRUCTOR, ASSISTANT),
     KEEP_RECORD("log what happens on the mat, and read what the gym's record says", OWNER, INSTRUCTOR, ASSISTANT),
-    PLAN_CLASSES("plan classes, change and remove them", OWNER, INSTRUCTOR),
+    PLAN_CLASSES("plan classes, change and remove them; ask for gates and repetitions, and decide on gates", OWNER, INSTRUCTOR),
     EDIT_MAPS("change maps, take changes back, begin and put away maps, read files in", OWNER, INSTRUCTOR),
     KEEP_DRILLS("keep drills in the gym's library and remove them", OWNER, INSTRUCTOR),
     TAKE_OUT("take maps, drills and lists out as files", OWNER, INSTRUCTOR),

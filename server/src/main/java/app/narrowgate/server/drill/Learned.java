@@ -9,5 +9,5 @@ import java.util.UUID;
 public interface Learned {
 
     /** Everything that was taught to, counted or seen of whoever signs in so; nothing where nobody has said who they are on the roster. */
-    List<Practice> of(StoredMap map, UUID account);
+    List<Practice> practised(StoredMap map, UUID account);
 }

@@ -138,7 +138,7 @@ class ReadingController {
     /** How much of what they practised or read somebody has forgotten today, by reaction. */
     private Map<Id, Double> forgotten(StoredMap map, UUID account) {
         LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
-        List<Practice> all = new ArrayList<>(learned.of(map, account));
+        List<Practice> all = new ArrayList<>(learned.practised(map, account));
         readings.own(map.id(), account).forEach(row -> all.add(new Practice(LocalDate.ofInstant(row.at(), ZoneOffset.UTC), Id.of(row.reaction()),
                 new Tries(1, row.correct() ? 1 : 0), Tries.NONE)));
         Map<Id, Double> forgotten = new TreeMap<>();

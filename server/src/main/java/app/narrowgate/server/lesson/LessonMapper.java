@@ -48,4 +48,11 @@ interface LessonMapper {
 
     @Update("update lesson set removed_at = null where map_id = #{mapId} and id = #{id} and removed_at is not null")
     int restore(@Param("mapId") UUID mapId, @Param("id") UUID id);
+
+    /** Another word whenever a class was kept, changed, taken out or put back. */
+    @Select("""
+            select count(*) || ' ' || coalesce(sum(version), 0) || ' ' || coalesce(max(at), 'epoch') || ' ' || coalesce(max(removed_at), 'epoch')
+                || ' ' || count(removed_at)
+            from lesson where map_id = #{mapId}""")
+    String state(UUID mapId);
 }

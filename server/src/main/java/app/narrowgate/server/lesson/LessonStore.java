@@ -41,6 +41,11 @@ public class LessonStore {
         return mapper.between(mapId, from, until);
     }
 
+    /** Another word whenever a class was kept, changed, taken out or put back. */
+    String state(UUID mapId) {
+        return mapper.state(mapId);
+    }
+
     /** Every class that somebody was in, on whatever map. */
     List<LessonRow> with(UUID person) {
         return mapper.with(person.toString());

@@ -26,4 +26,9 @@ public class PastLessons {
         return lessons.between(mapId, from, until).stream().map(LessonRow::lesson).filter(one -> one.isOver(today))
                 .sorted(Comparator.comparing(Lesson::day).thenComparing(Lesson::starts)).toList();
     }
+
+    /** Another word whenever a class was kept, changed, taken out or put back. */
+    public String state(UUID mapId) {
+        return lessons.state(mapId);
+    }
 }

@@ -114,6 +114,10 @@ interface RecordMapper {
             """ + NOT_VOID + "order by e.reaction, e.at desc, e.id")
     List<Kept> kept(UUID mapId);
 
+    /** Another word whenever anything was kept, taken out or erased. */
+    @Select("select count(*) || ' ' || coalesce(max(e.kept_at), 'epoch') from record_event e where e.map_id = #{mapId}")
+    String wholeState(UUID mapId);
+
     /** Another word whenever a round was kept, taken out or erased. */
     @Select("""
             select count(*) || ' ' || coalesce(max(e.kept_at), 'epoch') from record_event e

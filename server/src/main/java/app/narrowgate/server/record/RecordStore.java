@@ -235,4 +235,9 @@ public class RecordStore {
     String state(UUID mapId) {
         return mapper.state(mapId);
     }
+
+    /** Another word whenever anything was kept, taken out or erased. */
+    public String wholeState(UUID mapId) {
+        return mapper.wholeState(mapId);
+    }
 }

@@ -57,6 +57,11 @@ public class GymAsks {
         traces.leave(map.id(), by, "Changed the gates for moving up from “%s”".formatted(list.from().code()));
     }
 
+    /** Another word whenever other gates are asked for. */
+    String state(UUID mapId) {
+        return mapper.every(mapId);
+    }
+
     /** Repetitions of one technique in a year. */
     int goal(UUID mapId) {
         return mapper.goal(mapId).orElse(Ledger.USUAL_GOAL);

@@ -16,6 +16,10 @@ interface StandingMapper {
     @Select("select place from gate_place where map_id = #{mapId} and level = #{level} order by number")
     List<String> places(@Param("mapId") UUID mapId, @Param("level") String level);
 
+    /** Every list there is, in one word. */
+    @Select("select coalesce(string_agg(level || number || ':' || place, ' ' order by level, number), '') from gate_place where map_id = #{mapId}")
+    String every(UUID mapId);
+
     @Delete("delete from gate_place where map_id = #{mapId} and level = #{level}")
     void clear(@Param("mapId") UUID mapId, @Param("level") String level);
 

@@ -76,7 +76,7 @@ public class Standings implements Wanting, Learned {
 
     /** Everybody on the roster, by name. */
     List<Standing> everybody(StoredMap map, LocalDate today) {
-        return of(map, people.everybody(), Optional.empty(), today, today);
+        return everybody(map, today, today);
     }
 
     /**
@@ -104,7 +104,7 @@ public class Standings implements Wanting, Learned {
     }
 
     @Override
-    public List<Practice> of(StoredMap map, UUID account) {
+    public List<Practice> practised(StoredMap map, UUID account) {
         LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
         Optional<UUID> person = people.of(account);
         return people.everybody().stream().filter(one -> person.equals(Optional.of(one.id()))).findFirst()
@@ -113,7 +113,7 @@ public class Standings implements Wanting, Learned {
 
     /** As a day begins: what is logged in a class does not change what was planned for it. */
     private List<Standing> before(StoredMap map, LocalDate day) {
-        return of(map, people.everybody(), Optional.empty(), day, day.minusDays(1));
+        return everybody(map, day, day.minusDays(1));
     }
 
     /** The gates for moving up of everybody on the roster, by person. */
@@ -127,6 +127,14 @@ public class Standings implements Wanting, Learned {
     public GateList suggested(StoredMap map, Level from) {
         Setting setting = RecordOdds.ofRounds(map.index());
         return GateList.suggested(from, solved.solved(map, setting.withMatchup(setting.matchup().withLevel(from))).converged());
+    }
+
+    /** Everybody, worked out once until something more is known. */
+    private List<Standing> everybody(StoredMap map, LocalDate today, LocalDate until) {
+        List<People.InClass> roster = people.everybody();
+        String known = String.join(" ", roster.toString(), lessons.state(map.id()), record.wholeState(map.id()), asks.state(map.id()));
+        return answers.answer(AnswerStore.Question.of(map, RecordOdds.ofRounds(map.index()), "standings %s %s %s".formatted(today, until,
+                AnswerStore.shortName(known))), () -> of(map, roster, Optional.empty(), today, until));
     }
 
     /** @param until the last day of which anything is looked at */
