@@ -154,11 +154,10 @@ function Decide({
 }) {
   const [reason, setReason] = useState("");
   const [tried, setTried] = useState(false);
-  const [id] = useState(() => crypto.randomUUID());
   const decide = useDecide(mapId, person);
   const send = (shown: boolean) =>
     decide.mutate(
-      { id, place: gate.place, side: gate.side, shown, reason: reason.trim() },
+      { id: crypto.randomUUID(), place: gate.place, side: gate.side, shown, reason: reason.trim() },
       { onSuccess: done },
     );
   const missing =

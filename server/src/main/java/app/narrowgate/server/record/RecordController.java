@@ -6,6 +6,7 @@ import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.record.Doubt;
 import app.narrowgate.core.record.DoubtfulOdds;
+import app.narrowgate.core.record.Event;
 import app.narrowgate.core.right.Right;
 import app.narrowgate.server.account.SignedIn;
 import app.narrowgate.server.door.Needs;
@@ -141,7 +142,9 @@ class RecordController {
             description = "All of it, or none.")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void keep(@PathVariable UUID mapId, @Valid @RequestBody NewEvents added, @AuthenticationPrincipal SignedIn who) {
-        store.keep(mapId, added.events().stream().map(EventView::event).toList(), who.id());
+        List<Event> events = added.events().stream().map(EventView::event).toList();
+        store.requireMayTakeOut(mapId, events, who);
+        store.keep(mapId, events, who.id());
     }
 
     @GetMapping("/places/{place}")

@@ -35,6 +35,9 @@ interface RecordMapper {
             on conflict do nothing""")
     int insert(@Param("mapId") UUID mapId, @Param("row") EventRow row);
 
+    @Select("select e.kind from record_event e where e.id = #{id} and e.map_id = #{mapId}")
+    Optional<String> kind(@Param("mapId") UUID mapId, @Param("id") UUID id);
+
     @Select("select exists (select 1 from record_event e where e.id = #{id} and e.map_id = #{mapId} and e.kind <> 'void')")
     boolean mayBeVoided(@Param("mapId") UUID mapId, @Param("id") UUID id);
 

@@ -2,20 +2,22 @@ package app.narrowgate.server.record;
 
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.check.RefusedException;
+import app.narrowgate.core.drill.Role;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.PlaceKind;
 import app.narrowgate.core.map.Reaction;
+import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.record.Ending;
 import app.narrowgate.core.record.Event;
 import app.narrowgate.core.record.Tally;
 import app.narrowgate.core.record.Truth;
+import app.narrowgate.core.right.Right;
 import app.narrowgate.core.trait.Level;
+import app.narrowgate.core.trait.Side;
+import app.narrowgate.server.account.SignedIn;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.person.People;
-import app.narrowgate.core.map.Technique;
-import app.narrowgate.core.drill.Role;
-import app.narrowgate.core.trait.Side;
 import jakarta.annotation.Nullable;
 import java.time.Clock;
 import java.time.Instant;
@@ -69,6 +71,22 @@ public class RecordStore {
                 throw new RefusedException("Somebody of whom something is logged is not on the roster any more; choose others, or leave that away.");
             }
             row(mapId, event, weights, by, now).ifPresent(row -> mapper.insert(mapId, row));
+        }
+    }
+
+    /**
+     * Asks that whoever takes something out may decide on it: what a coach decided is no slip of the finger at the mat's edge.
+     *
+     * @throws RefusedException where they may not
+     */
+    void requireMayTakeOut(UUID mapId, List<Event> events, SignedIn by) {
+        for (Event event : events) {
+            Optional<String> kind = event instanceof Event.Void gone ? mapper.kind(mapId, gone.event()) : Optional.empty();
+            boolean may = kind.map(one -> one.equals(EventRow.GATE) ? by.may(Right.PLAN_CLASSES) : !one.equals(EventRow.KEEP) || by.may(Right.EDIT_MAPS))
+                    .orElse(true);
+            if (!may) {
+                throw new RefusedException("What a coach decided is taken out by somebody who may decide it; ask an instructor.");
+            }
         }
     }
 

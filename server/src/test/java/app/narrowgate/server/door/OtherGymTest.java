@@ -3,8 +3,8 @@ package app.narrowgate.server.door;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import app.narrowgate.server.TestClient;
 import app.narrowgate.server.TestClient.Answer;
+import app.narrowgate.server.TestClient;
 import app.narrowgate.server.TestServer;
 import app.narrowgate.server.fuzz.Fuzzer;
 import java.sql.Connection;

@@ -2,8 +2,8 @@ package app.narrowgate.server.person;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.narrowgate.server.TestClient;
 import app.narrowgate.server.TestClient.Answer;
+import app.narrowgate.server.TestClient;
 import app.narrowgate.server.TestServer;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;

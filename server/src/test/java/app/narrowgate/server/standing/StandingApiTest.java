@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.narrowgate.server.DemoMapTest;
-import app.narrowgate.server.TestClient;
 import app.narrowgate.server.TestClient.Answer;
+import app.narrowgate.server.TestClient;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -131,7 +131,10 @@ class StandingApiTest extends DemoMapTest {
         assertThat(client.post(on + "/standing/people/" + who + "/gates",
                 "{\"id\":\"%s\",\"place\":\"%s\",\"side\":\"right\",\"shown\":false,\"reason\":\" \"}".formatted(UUID.randomUUID(), place)).text())
                 .contains("what is missing");
-        keep(client, on, "{\"id\":\"%s\",\"kind\":\"void\",\"at\":\"%s\",\"voids\":\"%s\"}".formatted(UUID.randomUUID(), Instant.now(), decision));
+        String gone = "{\"id\":\"%s\",\"kind\":\"void\",\"at\":\"%s\",\"voids\":\"%s\"}".formatted(UUID.randomUUID(), Instant.now(), decision);
+        assertThat(keep(server.client().signIn("ines", "open-the-gate"), on, gone).text()).contains("ask an instructor");
+        assertThat(standing(on, who).at("/gates/shown").intValue()).as("an assistant takes no decision out").isEqualTo(1);
+        keep(client, on, gone);
         assertThat(standing(on, who).at("/gates/shown").intValue()).isZero();
     }
 
