@@ -1,5 +1,6 @@
 package app.narrowgate.e2e;
 
+import java.io.File;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.ServerSocket;
@@ -7,6 +8,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -16,6 +18,8 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.UUID;
 
 /** The packaged jar, running on a database of its own with the demo gym in it. */
@@ -38,10 +42,14 @@ final class RunningApp implements AutoCloseable {
     /** What all begin with: the database of an application that has loaded the demo gym, made once for all stories. */
     private static String begun;
 
+    /** A virtual machine of which nobody has use at the moment. */
+    private static Process free;
+
     private final String database = "e2e_" + UUID.randomUUID().toString().replace("-", "");
     private final Cluster cluster;
     private final int port = freePort();
     private final String address = "http://127.0.0.1:" + port;
+    private final boolean hosted;
     private Process process;
     private int ahead;
 
@@ -52,39 +60,61 @@ final class RunningApp implements AutoCloseable {
         }
     }
 
+    /** On a database of its own with nothing in it. */
     private RunningApp(Cluster cluster) {
         this.cluster = cluster;
+        hosted = false;
         sql("postgres", "create database " + database);
         sql(database, GRANT_TO_WORKER);
-        launch(Unpacked.CLASSES.exists() ? Unpacked.READ_CLASSES : Unpacked.WRITE_CLASSES);
+        List<String> command = new ArrayList<>(List.of(Unpacked.CLASSES.exists() ? Unpacked.READ_CLASSES : Unpacked.WRITE_CLASSES, "-jar",
+                Unpacked.JAR.toString()));
+        command.addAll(settings());
+        process = machine(command);
+        awaitHealth();
     }
 
     /** On a copy of another one's database, which nobody may be using. */
     private RunningApp(Cluster cluster, String begun) {
         this.cluster = cluster;
+        hosted = true;
         sql("postgres", "create database " + database + " template " + begun);
-        launch(Unpacked.READ_CLASSES);
+        startAgain();
     }
 
-    private void launch(String classes) {
+    /** Starts the server, again on the same database and the same address where it was killed. */
+    void startAgain() {
+        process = free != null && free.isAlive() ? free : machine(List.of(Unpacked.READ_CLASSES, "-cp",
+                Unpacked.JAR + File.pathSeparator + Path.of("target", "test-classes").toAbsolutePath(), Host.class.getName()));
+        free = null;
+        tell(Host.RUN + Host.BETWEEN + String.join(Host.BETWEEN, settings()));
+        awaitHealth();
+    }
+
+    private List<String> settings() {
+        return List.of("--server.port=" + port, "--narrowgate.demo=true", "--narrowgate.clock-ahead-file=" + clock(), "--narrowgate.house-code=" + HOUSE_CODE,
+                "--spring.datasource.url=" + cluster.url() + database, "--spring.datasource.username=" + cluster.user(),
+                "--spring.datasource.password=" + cluster.password(), "--spring.datasource.hikari.connection-init-sql=set role " + WORKER);
+    }
+
+    private Process machine(List<String> what) {
+        List<String> command = new ArrayList<>(List.of(Unpacked.JAVA, System.getProperty("narrowgate.java-option", "-XX:TieredStopAtLevel=1"),
+                "-XX:+UseSerialGC"));
+        command.addAll(what);
         try {
             Path log = Files.createDirectories(Path.of("target")).resolve("app-" + port + ".log");
-            ProcessBuilder builder = new ProcessBuilder(Unpacked.JAVA,
-                    System.getProperty("narrowgate.java-option", "-XX:TieredStopAtLevel=1"), "-XX:+UseSerialGC", classes,
-                    "-Dnarrowgate.demo=true", "-Dnarrowgate.clock-ahead-file=" + clock(), "-Dspring.datasource.hikari.connection-init-sql=set role " + WORKER, "-jar",
-                    Unpacked.JAR.toString())
-                    .redirectErrorStream(true)
-                    .redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()));
-            builder.environment().put("PORT", Integer.toString(port));
-            builder.environment().put("NARROWGATE_DB_URL", cluster.url() + database);
-            builder.environment().put("NARROWGATE_HOUSE_CODE", HOUSE_CODE);
-            builder.environment().put("NARROWGATE_DB_USER", cluster.user());
-            builder.environment().put("NARROWGATE_DB_PASSWORD", cluster.password());
-            process = builder.start();
+            return new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile())).start();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        awaitHealth();
+    }
+
+    private void tell(String line) {
+        try {
+            process.getOutputStream().write((line + "\n").getBytes(StandardCharsets.UTF_8));
+            process.getOutputStream().flush();
+        } catch (IOException e) {
+            throw new UncheckedIOException("The virtual machine of the application has ended; see e2e/target/app-*.log", e);
+        }
     }
 
     /** Puts the server's clock ahead, by so many seconds more. */
@@ -140,11 +170,6 @@ final class RunningApp implements AutoCloseable {
         process.onExit().join();
     }
 
-    /** Starts the server again on the same database and the same address. */
-    void startAgain() {
-        launch(Unpacked.READ_CLASSES);
-    }
-
     String address() {
         return address;
     }
@@ -191,7 +216,12 @@ final class RunningApp implements AutoCloseable {
 
     @Override
     public void close() {
-        end();
+        if (free == null && hosted && process.isAlive()) {
+            tell(Host.END);
+            free = process;
+        } else {
+            end();
+        }
         sql("postgres", "drop database " + database + " with (force)");
     }
 

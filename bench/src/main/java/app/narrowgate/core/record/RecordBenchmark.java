@@ -62,7 +62,7 @@ public class RecordBenchmark {
         List<Id> starts = written.map().situations().stream().filter(one -> one.entry() > 0 && one.rest().isEmpty()).map(one -> one.id()).toList();
         List<Event.Round> rounds = new ArrayList<>();
         for (int i = 0; i < many; i++) {
-            rounds.add(new Event.Round(new UUID(1, i), NOW.minus(Duration.ofMinutes(random.nextInt(120_000))), new UUID(0, 1 + random.nextInt(24)),
+            rounds.add(new Event.Round(new UUID(1, i), NOW.minus(Duration.ofMinutes(random.nextInt(120_000))), somebody(random),
                     Optional.empty(), starts.get(random.nextInt(starts.size())), Optional.empty(), Ending.in(kinds[random.nextInt(kinds.length)]),
                     Optional.empty(), Optional.empty(), Optional.empty(), false, gaps ? Optional.of(random.nextInt(61) - 30.0) : Optional.empty()));
         }
@@ -70,12 +70,16 @@ public class RecordBenchmark {
     }
 
     /** Rounds as they come on the map, half of them with their last answer, against partners of many weights. */
+    private static Optional<UUID> somebody(Random random) {
+        return Optional.of(new UUID(0, 1 + random.nextInt(24)));
+    }
+
     private List<Event.Round> noted(int many) {
         SplittableRandom random = new SplittableRandom(many);
         List<Event.Round> rounds = new ArrayList<>();
         for (TrueMat.Rolled rolled : new TrueMat(written, new Learner(written).before()::chosen, random.split()).rolls(many)) {
             boolean noting = random.nextBoolean();
-            rounds.add(new Event.Round(new UUID(2, rounds.size()), NOW.minus(Duration.ofMinutes(random.nextInt(120_000))), new UUID(0, 1 + random.nextInt(24)),
+            rounds.add(new Event.Round(new UUID(2, rounds.size()), NOW.minus(Duration.ofMinutes(random.nextInt(120_000))), somebody(random),
                     Optional.empty(), rolled.start(), Optional.empty(), Ending.in(rolled.kind()), Optional.empty(),
                     rolled.last().filter(last -> noting).map(LinkRef::reaction), rolled.last().filter(last -> noting).map(LinkRef::response),
                     noting && rolled.last().isEmpty(), Optional.of(random.nextInt(101) - 50.0)));

@@ -3,6 +3,7 @@ package app.narrowgate.core.record;
 import app.narrowgate.core.check.Range;
 import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.check.Text;
+import app.narrowgate.core.drill.ReadingFit;
 import app.narrowgate.core.drill.Role;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.trait.Level;
@@ -26,6 +27,7 @@ public sealed interface Event {
     /**
      * A live round, seen from whoever was on the bottom.
      *
+     * @param person who was on the bottom; empty once they are forgotten, for the round still counts for the gym
      * @param partner who was on top, where that is known
      * @param start where it began
      * @param side the side that was practised
@@ -36,8 +38,8 @@ public sealed interface Event {
      * @param nothing true where it was noted that nothing got going; then there is no reaction
      * @param gap the partner's weight less one's own, in kilograms
      */
-    record Round(UUID id, Instant at, UUID person, Optional<UUID> partner, Id start, Optional<Side> side, Ending ending, Optional<Integer> seconds,
-            Optional<Id> reaction, Optional<Id> response, boolean nothing, Optional<Double> gap) implements Event {
+    record Round(UUID id, Instant at, Optional<UUID> person, Optional<UUID> partner, Id start, Optional<Side> side, Ending ending,
+            Optional<Integer> seconds, Optional<Id> reaction, Optional<Id> response, boolean nothing, Optional<Double> gap) implements Event {
 
         /** How long a round may last. */
         public static final Range SECONDS = new Range(1, 3600, "seconds");
@@ -53,7 +55,7 @@ public sealed interface Event {
             if (nothing && reaction.isPresent()) {
                 throw new RefusedException("An answer is noted, and that nothing got going; it cannot be both.");
             }
-            if (partner.equals(Optional.of(person))) {
+            if (partner.isPresent() && partner.equals(person)) {
                 throw new RefusedException("Nobody rolls with themselves; choose another partner.");
             }
         }
@@ -100,6 +102,27 @@ public sealed interface Event {
             } else if (!shown) {
                 throw new RefusedException("Say in a few words what is missing, so that they know what to work on.");
             }
+        }
+    }
+
+    /** Somebody came to a class. */
+    record Attendance(UUID id, Instant at, UUID person) implements Event {
+    }
+
+    /**
+     * Somebody read a cue in the trainer.
+     *
+     * @param reaction the right answer
+     * @param chosen the technique that was chosen
+     * @param right true where that was the right one
+     * @param answers how many there were to choose among
+     * @param milliseconds from the cue to the choice
+     */
+    record Reading(UUID id, Instant at, UUID person, Id place, Id reaction, Id chosen, boolean right, int answers, int milliseconds) implements Event {
+
+        public Reading {
+            ReadingFit.ANSWERS.require("The answers", answers);
+            ReadingFit.SECONDS.require("The time", milliseconds / 1000.0);
         }
     }
 

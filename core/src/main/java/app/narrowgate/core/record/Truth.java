@@ -30,12 +30,12 @@ public record Truth(List<AtPlace> places, int fewer, Optional<Brier> brier) {
      * Rounds that count the same.
      *
      * @param gap the partner's weight less one's own in kilograms, in steps of {@link Tally#STEP}
-     * @param person who was below
+     * @param person who was below; empty where they are forgotten
      * @param level theirs, where that is known
      * @param out true where they got out; else they had to tap
      * @param times how many
      */
-    public record Seen(Id start, double gap, UUID person, Optional<Level> level, boolean out, int times) {
+    public record Seen(Id start, double gap, Optional<UUID> person, Optional<Level> level, boolean out, int times) {
     }
 
     /**

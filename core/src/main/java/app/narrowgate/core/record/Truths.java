@@ -192,7 +192,7 @@ public final class Truths {
         Map<Truth.Onesided.Sort, Integer> alike = new EnumMap<>(Truth.Onesided.Sort.class);
         Map<UUID, Integer> byPerson = new HashMap<>();
         for (Truth.Seen one : here) {
-            byPerson.merge(one.person(), one.times(), Integer::sum);
+            one.person().ifPresent(person -> byPerson.merge(person, one.times(), Integer::sum));
             if (one.level().equals(Optional.of(Level.NOVICE))) {
                 alike.merge(Truth.Onesided.Sort.BEGINNERS, one.times(), Integer::sum);
             }

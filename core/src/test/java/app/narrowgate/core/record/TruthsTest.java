@@ -40,7 +40,7 @@ class TruthsTest {
     }
 
     private static Truth.Seen seen(String start, double gap, int person, Level level, boolean out, int times) {
-        return new Truth.Seen(Id.of(start), gap, new UUID(0, person), Optional.ofNullable(level), out, times);
+        return new Truth.Seen(Id.of(start), gap, Optional.of(new UUID(0, person)), Optional.ofNullable(level), out, times);
     }
 
     private static Beliefs believed(SolvedMap written, List<Truth.Seen> seen) {

@@ -28,7 +28,8 @@ public final class Fields {
     private static final int MOST_SHOWN = 40;
     /** The formats of this program, by how they begin, and what a file of each is called. */
     private static final Map<String, String> OURS = Map.of("narrowgate-map/", "map file", "narrowgate-map-part/",
-            "part of a map kept in several files", "narrowgate-drill/", "drill file", "narrowgate-posture/", "posture file");
+            "part of a map kept in several files", "narrowgate-drill/", "drill file", "narrowgate-posture/", "posture file", "narrowgate-record/",
+            "record file");
     /**
      * Stands for a text that could not be read. It is never looked at: what was read counts only if nothing was wrong.
      */

@@ -98,8 +98,8 @@ final class DemoTwelveWeeks {
         Side side = random.nextDouble() < RIGHT ? Side.RIGHT : Side.LEFT;
         return mat(gap).roll(start).map(rolled -> {
             Optional<LinkRef> last = noted ? rolled.last() : Optional.empty();
-            return new Event.Round(UUID.randomUUID(), at, below, Optional.of(partner), start, Optional.of(side), Ending.in(rolled.kind()), Optional.empty(),
-                    last.map(LinkRef::reaction), last.map(LinkRef::response), noted && last.isEmpty(), Optional.of(between));
+            return new Event.Round(UUID.randomUUID(), at, Optional.of(below), Optional.of(partner), start, Optional.of(side), Ending.in(rolled.kind()),
+                    Optional.empty(), last.map(LinkRef::reaction), last.map(LinkRef::response), noted && last.isEmpty(), Optional.of(between));
         });
     }
 
