@@ -44,6 +44,8 @@ final class EventReader {
     private final Instant latest;
     /** How many lines without an id said the same so far. */
     private final Map<String, Integer> alike = new HashMap<>();
+    /** Who is meant in the line that is read: asked once, however often it is looked at. */
+    private final Map<String, UUID> meant = new HashMap<>();
 
     EventReader(MapIndex index, Who who, Instant now) {
         names = new MapNames(index);
@@ -57,6 +59,7 @@ final class EventReader {
      * @throws FieldFault naming what is wrong first
      */
     Event read(Said said) {
+        meant.clear();
         Kind kind = coded(said, Field.KIND, Kind.class, "The kind");
         for (Field field : Field.values()) {
             if (said.has(field) && !kind.has(field)) {
@@ -158,7 +161,7 @@ final class EventReader {
     }
 
     private UUID somebody(Field field, String said) {
-        return within(field, () -> who.called(said));
+        return within(field, () -> meant.computeIfAbsent(said, who::called));
     }
 
     private static Optional<Side> side(Said said) {

@@ -41,7 +41,7 @@ record EventView(@NotNull UUID id, @NotBlank @Schema(allowableValues = {"round",
 
     Event event() {
         return switch (kind) {
-            case EventRow.ROUND -> new Event.Round(id, at, required(person, "who was below"), Optional.ofNullable(partner),
+            case EventRow.ROUND -> new Event.Round(id, at, Optional.of(required(person, "who was below")), Optional.ofNullable(partner),
                     Id.of(required(start, "where it began")), Optional.ofNullable(side).map(code -> Coded.require(Side.class, "A side", code)),
                     ending(required(ending, "how it ended")), Optional.ofNullable(seconds), place(reaction), place(response), Boolean.TRUE.equals(nothing),
                     Optional.empty());

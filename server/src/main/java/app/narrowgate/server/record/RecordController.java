@@ -3,6 +3,7 @@ package app.narrowgate.server.record;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.PlaceKind;
 import app.narrowgate.core.map.Situation;
+import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.record.Doubt;
 import app.narrowgate.core.record.DoubtfulOdds;
@@ -80,11 +81,23 @@ class RecordController {
     record LearnedStarts(double written, double likely, double low, double high, boolean tooLittle) {
     }
 
-    /** A round of the record, in the map's words. */
-    @Schema(name = "LoggedRound")
-    record RoundView(UUID id, Instant at, UUID person, @Nullable UUID partner, String start, String startTitle, @Nullable String side,
-            @Schema(allowableValues = {"reversal", "counter", "standing", "guard", "half", "neutral", "turtle", "tap", "held"}) String ending,
-            @Nullable Integer seconds, @Nullable String reaction, @Nullable String reactionTitle, boolean nothing) {
+    /** Something of the record that can be taken out, in the map's words. */
+    @Schema(name = "LoggedEvent")
+    record LoggedView(UUID id, @Schema(allowableValues = {"round", "repetitions", "gate"}) String kind, Instant at,
+            @Nullable @Schema(description = "Who was below, repeated something or is decided on; missing once they are forgotten") UUID person,
+            @Nullable UUID partner, @Nullable @Schema(description = "Where a round began, or the gate") String place, @Nullable String side,
+            @Nullable @Schema(allowableValues = {"reversal", "counter", "standing", "guard", "half", "neutral", "turtle", "tap", "held"}) String ending,
+            @Nullable Integer seconds, @Nullable @Schema(description = "The answer of a round, in the map's words") String reactionTitle, boolean nothing,
+            @Nullable @Schema(description = "What was repeated, in the map's words") String techniqueTitle,
+            @Nullable @Schema(allowableValues = {"first", "second"}) String role, @Nullable Integer many, @Nullable Integer clean,
+            @Nullable @Schema(description = "What a coach decided") Boolean shown) {
+
+        static LoggedView of(StoredMap map, EventRow row) {
+            return new LoggedView(row.id(), row.kind(), row.at(), row.person(), row.partner(), row.situation(), row.side(), row.ending(), row.seconds(),
+                    Optional.ofNullable(row.reaction()).map(Id::of).flatMap(map.index()::reaction).map(map.index()::reactionTitle).orElse(null), row.nothing(),
+                    Optional.ofNullable(row.technique()).map(id -> map.index().technique(Id.of(id)).map(Technique::title).orElse(id)).orElse(null), row.role(),
+                    row.many(), row.clean(), row.shown());
+        }
     }
 
     /** What a log begins with: where today's rounds start, and who is with whom. */
@@ -158,12 +171,12 @@ class RecordController {
         return learned(map, RecordOdds.ofRounds(map.index()), Optional.empty(), List.of(id)).get(0);
     }
 
-    @GetMapping("/rounds")
-    @Operation(operationId = "loggedRounds", summary = "Rounds of the record, the newest first")
-    List<RoundView> rounds(@PathVariable UUID mapId, @RequestParam(defaultValue = "50") @Min(1) @Max(500) int most,
+    @GetMapping("/events")
+    @Operation(operationId = "loggedEvents", summary = "Rounds, repetitions and decisions on gates that stand, the newest first")
+    List<LoggedView> logged(@PathVariable UUID mapId, @RequestParam(defaultValue = "50") @Min(1) @Max(500) int most,
             @RequestParam(required = false) @Nullable @Schema(description = "Only those from then on") Instant since) {
         StoredMap map = maps.head(mapId);
-        return store.rounds(mapId, Optional.ofNullable(since).orElse(Instant.EPOCH), most).stream().map(row -> round(map, row)).toList();
+        return store.logged(mapId, Optional.ofNullable(since).orElse(Instant.EPOCH), most).stream().map(row -> LoggedView.of(map, row)).toList();
     }
 
     @GetMapping("/odds")
@@ -190,12 +203,5 @@ class RecordController {
             return new LearnedView(place.value(), solved.solved(map, setting).worth(place), doubt.likely(), doubt.low(), doubt.high(), doubt.saysTooLittle(),
                     begun.getOrDefault(place, 0));
         }).toList();
-    }
-
-    private static RoundView round(StoredMap map, EventRow row) {
-        Optional<Id> reaction = Optional.ofNullable(row.reaction()).map(Id::of);
-        return new RoundView(row.id(), row.at(), row.person(), row.partner(), row.situation(),
-                map.index().situation(Id.of(row.situation())).map(Situation::title).orElse(row.situation()), row.side(), row.ending(), row.seconds(),
-                row.reaction(), reaction.flatMap(map.index()::reaction).map(map.index()::reactionTitle).orElse(null), row.nothing());
     }
 }

@@ -2,40 +2,48 @@ package app.narrowgate.server.record;
 
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.check.RefusedException;
-import app.narrowgate.core.drill.Role;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.PlaceKind;
-import app.narrowgate.core.map.Reaction;
-import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.record.Ending;
 import app.narrowgate.core.record.Event;
+import app.narrowgate.core.record.OnMap;
 import app.narrowgate.core.record.Tally;
 import app.narrowgate.core.record.Truth;
 import app.narrowgate.core.right.Right;
 import app.narrowgate.core.trait.Level;
 import app.narrowgate.core.trait.Side;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.lesson.Attended;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.person.People;
 import jakarta.annotation.Nullable;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps events: each once, by the id that its device gave it, and none is ever changed. */
 @Service
-public class RecordStore {
+public class RecordStore implements Attended {
+
+    /** So many events in one statement; each has 27 values, and a statement holds 65,535. */
+    private static final int AT_ONCE = 1_000;
+    private static final int LOOKED_UP_AT_ONCE = 10_000;
 
     private final RecordMapper mapper;
     private final MapStore maps;
@@ -61,7 +69,7 @@ public class RecordStore {
         MapIndex index = maps.head(mapId).index();
         Set<UUID> named = new HashSet<>();
         events.forEach(event -> {
-            check(index, event);
+            OnMap.require(index, event);
             named.addAll(named(event));
         });
         Map<UUID, Optional<Double>> weights = people.weights(named);
@@ -70,8 +78,62 @@ public class RecordStore {
             if (!weights.keySet().containsAll(named(event))) {
                 throw new RefusedException("Somebody of whom something is logged is not on the roster any more; choose others, or leave that away.");
             }
-            row(mapId, event, weights, by, now).ifPresent(row -> mapper.insert(mapId, row));
         }
+        insert(mapId, Optional.empty(), rows(mapId, events, weights, by, now));
+    }
+
+    /** Events as they are kept: each once, and none that takes out an event that is neither there nor among them. */
+    private List<EventRow> rows(UUID mapId, List<Event> events, Map<UUID, Optional<Double>> weights, UUID by, Instant now) {
+        Map<UUID, EventRow> rows = new LinkedHashMap<>();
+        for (Event event : events) {
+            row(mapId, event, rows, weights, by, now).ifPresent(row -> rows.putIfAbsent(row.id(), row));
+        }
+        return List.copyOf(rows.values());
+    }
+
+    private int insert(UUID mapId, Optional<UUID> importId, List<EventRow> rows) {
+        int added = 0;
+        for (int from = 0; from < rows.size(); from += AT_ONCE) {
+            added += mapper.insert(mapId, importId.orElse(null), rows.subList(from, Math.min(rows.size(), from + AT_ONCE)));
+        }
+        return added;
+    }
+
+    /**
+     * Keeps what a file holds of this map, of people on the roster; what is there already is left as it is.
+     *
+     * @param importId the file, which is kept already
+     * @return how many count that did not before
+     */
+    @Transactional
+    int keepOf(UUID importId, UUID mapId, List<Event> events, UUID by) {
+        maps.requireChangeable(mapId);
+        Set<UUID> named = new HashSet<>();
+        events.forEach(event -> named.addAll(named(event)));
+        // What takes something out comes after it, wherever it stood.
+        List<Event> ordered = events.stream().sorted(Comparator.comparing(event -> event instanceof Event.Void)).toList();
+        return insert(mapId, Optional.of(importId), rows(mapId, ordered, people.weights(named), by, clock.instant().truncatedTo(ChronoUnit.MICROS)));
+    }
+
+    /** Those of some events that count already. */
+    Set<UUID> there(UUID mapId, Collection<UUID> ids) {
+        Set<UUID> there = new HashSet<>();
+        List<UUID> all = List.copyOf(ids);
+        for (int from = 0; from < all.size(); from += LOOKED_UP_AT_ONCE) {
+            there.addAll(mapper.there(mapId, all.subList(from, Math.min(all.size(), from + LOOKED_UP_AT_ONCE))));
+        }
+        return there;
+    }
+
+    /** Every event of a map between two instants, in the order in which they happened. */
+    List<Event> every(UUID mapId, Instant from, Instant until) {
+        return mapper.every(mapId, from, until).stream().map(EventRow::event).toList();
+    }
+
+    /** Who came on which day, as far as it was read in. */
+    @Override
+    public List<Came> came(UUID mapId, Instant from, Instant until) {
+        return mapper.attendance(mapId, from, until).stream().map(row -> new Came(row.person(), row.at())).toList();
     }
 
     /**
@@ -91,7 +153,7 @@ public class RecordStore {
     }
 
     /** As it is kept; nothing of what takes out an event that is not there. */
-    private Optional<EventRow> row(UUID mapId, Event event, Map<UUID, Optional<Double>> weights, UUID by, Instant now) {
+    private Optional<EventRow> row(UUID mapId, Event event, Map<UUID, EventRow> earlier, Map<UUID, Optional<Double>> weights, UUID by, Instant now) {
         Instant at = earlier(event.at(), now);
         if (event instanceof Event.Round round) {
             return Optional.of(EventRow.of(round, gap(round, weights), at, now, by));
@@ -101,61 +163,29 @@ public class RecordStore {
             return Optional.of(EventRow.of(decided, at, now, by));
         } else if (event instanceof Event.Keep kept) {
             return Optional.of(EventRow.of(kept, at, now, by));
+        } else if (event instanceof Event.Attendance came) {
+            return Optional.of(EventRow.of(came, at, now, by));
+        } else if (event instanceof Event.Reading) {
+            return Optional.empty();
         }
-        return Optional.of((Event.Void) event).filter(gone -> mapper.mayBeVoided(mapId, gone.event())).map(gone -> EventRow.of(gone, at, now, by));
+        return Optional.of((Event.Void) event).filter(gone -> earlier.containsKey(gone.event()) || mapper.mayBeVoided(mapId, gone.event())).map(gone -> EventRow.of(gone, at, now, by));
     }
 
     private static Set<UUID> named(Event event) {
         if (event instanceof Event.Round round) {
-            return round.partner().map(other -> Set.of(round.person(), other)).orElse(Set.of(round.person()));
+            return Stream.concat(round.person().stream(), round.partner().stream()).collect(Collectors.toSet());
         } else if (event instanceof Event.Repetitions done) {
             return Set.of(done.person());
+        } else if (event instanceof Event.Attendance came) {
+            return Set.of(came.person());
         }
         return event instanceof Event.GateDecision decided ? Set.of(decided.person()) : Set.of();
     }
 
-    private static void check(MapIndex index, Event event) {
-        if (event instanceof Event.Round round) {
-            check(index, round);
-        } else if (event instanceof Event.Keep kept) {
-            requireReaction(index, kept.reaction());
-        } else if (event instanceof Event.Repetitions done) {
-            check(index, done);
-        } else if (event instanceof Event.GateDecision decided && index.situation(decided.place()).isEmpty()) {
-            throw new RefusedException("The map has no place “%s” in which an answer could be shown; choose another.".formatted(decided.place()));
-        }
-    }
-
-    private static void check(MapIndex index, Event.Repetitions done) {
-        Technique technique = index.technique(done.technique())
-                .orElseThrow(() -> new RefusedException("The map has no technique “%s”; choose another.".formatted(done.technique())));
-        done.reaction().filter(id -> !requireReaction(index, id).technique().equals(technique.id())).ifPresent(id -> {
-            throw new RefusedException("“%s” is not an answer by “%s”; choose another, or leave it away.".formatted(id, technique.title()));
-        });
-    }
-
-    private static void check(MapIndex index, Event.Round round) {
-        if (index.situation(round.start()).isEmpty()) {
-            throw new RefusedException("The map has no place “%s” in which a round could begin; choose another.".formatted(round.start()));
-        }
-        round.ending().place().filter(place -> !index.isPlace(place)).ifPresent(place -> {
-            throw new RefusedException("The map has no place “%s” in which a round could end; choose another.".formatted(place));
-        });
-        round.reaction().ifPresent(id -> {
-            Reaction reaction = requireReaction(index, id);
-            round.response().filter(response -> reaction.response(response).isEmpty()).ifPresent(response -> {
-                throw new RefusedException("“%s” is not answered by “%s” on the map; choose another, or leave it away.".formatted(id, response));
-            });
-        });
-    }
-
-    private static Reaction requireReaction(MapIndex index, Id id) {
-        return index.reaction(id).orElseThrow(() -> new RefusedException("The map has no answer “%s”; choose another, or leave it away.".formatted(id)));
-    }
-
     /** What the roster says of the pair when it is logged: later they may weigh something else. */
     private static Optional<Double> gap(Event.Round round, Map<UUID, Optional<Double>> weights) {
-        return round.gap().or(() -> round.partner().flatMap(weights::get).flatMap(theirs -> weights.get(round.person()).map(own -> theirs - own)))
+        return round.gap().or(() -> round.partner().flatMap(weights::get)
+                .flatMap(theirs -> round.person().flatMap(weights::get).map(own -> theirs - own)))
                 .map(gap -> Math.max(Event.Round.GAP.low(), Math.min(Event.Round.GAP.high(), gap)));
     }
 
@@ -164,9 +194,9 @@ public class RecordStore {
         return at.isAfter(now) ? now : at.truncatedTo(ChronoUnit.MICROS);
     }
 
-    /** Rounds that stand, the newest first. */
-    List<EventRow> rounds(UUID mapId, Instant since, int most) {
-        return mapper.rounds(mapId, since, most);
+    /** Rounds, repetitions and decisions on gates that stand, the newest first. */
+    List<EventRow> logged(UUID mapId, Instant since, int most) {
+        return mapper.logged(mapId, since, most);
     }
 
     /** Everybody's rounds, or one person's, counted at an instant. */
@@ -184,7 +214,7 @@ public class RecordStore {
     public Seen seen(UUID mapId, Optional<UUID> person, Instant until) {
         List<EventRow> rows = mapper.of(mapId, person.orElse(null), until);
         return new Seen(rows.stream().filter(row -> row.kind().equals(EventRow.ROUND)).map(RecordStore::began).toList(),
-                rows.stream().filter(row -> row.kind().equals(EventRow.REPETITIONS)).map(RecordStore::done).toList(),
+                rows.stream().filter(row -> row.kind().equals(EventRow.REPETITIONS)).map(row -> (Event.Repetitions) row.event()).toList(),
                 mapper.decided(mapId, person.orElse(null), until));
     }
 
@@ -212,16 +242,7 @@ public class RecordStore {
 
     private static Began began(EventRow row) {
         boolean out = !row.ending().equals(EventRow.HELD) && Ending.isOut(Coded.require(PlaceKind.class, "ending", row.ending()));
-        return new Began(row.person(), row.at(), Id.of(row.situation()), side(row), out, Optional.ofNullable(row.reaction()).map(Id::of));
-    }
-
-    private static Event.Repetitions done(EventRow row) {
-        return new Event.Repetitions(row.id(), row.at(), row.person(), Id.of(row.technique()), Optional.ofNullable(row.reaction()).map(Id::of), side(row),
-                Coded.require(Role.class, "role", row.role()), row.many(), Optional.ofNullable(row.clean()), Optional.ofNullable(row.fault()));
-    }
-
-    private static Optional<Side> side(EventRow row) {
-        return Optional.ofNullable(row.side()).map(code -> Coded.require(Side.class, "side", code));
+        return new Began(row.person(), row.at(), Id.of(row.situation()), row.theSide(), out, Optional.ofNullable(row.reaction()).map(Id::of));
     }
 
     /** How many rounds began in each place. */
@@ -234,8 +255,9 @@ public class RecordStore {
     /** Rounds that ended out or with a tap, those that count the same together. */
     List<Truth.Seen> seen(UUID mapId) {
         List<RecordMapper.Ended> ended = mapper.ended(mapId, Tally.STEP);
-        Map<UUID, Level> levels = people.levels(ended.stream().map(RecordMapper.Ended::person).collect(Collectors.toSet()));
-        return ended.stream().map(one -> new Truth.Seen(Id.of(one.situation()), one.gap(), one.person(), Optional.ofNullable(levels.get(one.person())),
+        Map<UUID, Level> levels = people.levels(ended.stream().map(RecordMapper.Ended::person).filter(Objects::nonNull).collect(Collectors.toSet()));
+        return ended.stream().map(one -> new Truth.Seen(Id.of(one.situation()), one.gap(), Optional.ofNullable(one.person()),
+                Optional.ofNullable(one.person()).map(levels::get),
                 Ending.isOut(Coded.require(PlaceKind.class, "ending", one.ending())), one.rounds())).toList();
     }
 

@@ -18,6 +18,7 @@ import app.narrowgate.core.term.TermStudent;
 import app.narrowgate.core.trait.AgeGroup;
 import app.narrowgate.core.trait.Level;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.lesson.Attended;
 import app.narrowgate.server.lesson.TermLessons;
 import app.narrowgate.server.map.StoredMap;
 import app.narrowgate.server.odds.AnswerStore;
@@ -25,8 +26,10 @@ import app.narrowgate.server.odds.OddsQuestion;
 import app.narrowgate.server.odds.SolvedMaps;
 import app.narrowgate.server.person.People;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -63,12 +66,14 @@ public class TermPlans {
     }
 
     private final TermLessons lessons;
+    private final Attended attended;
     private final People people;
     private final SolvedMaps solved;
     private final AnswerStore answers;
 
-    TermPlans(TermLessons lessons, People people, SolvedMaps solved, AnswerStore answers) {
+    TermPlans(TermLessons lessons, Attended attended, People people, SolvedMaps solved, AnswerStore answers) {
         this.lessons = lessons;
+        this.attended = attended;
         this.people = people;
         this.solved = solved;
         this.answers = answers;
@@ -89,9 +94,9 @@ public class TermPlans {
         List<TermLessons.Dated> coming = classes.stream().filter(one -> !one.isOver(today)).limit(TermRequest.MOST_CLASSES).toList();
         List<Lesson> past = lessons.between(map.id(), today.minusDays(REMEMBERED), today).stream()
                 .filter(one -> one.isOver(today) && !one.lesson().here().isEmpty()).map(TermLessons.Dated::lesson).toList();
-        Set<UUID> who = who(past, coming, today);
-        Attendance attendance = Attendance.of(past.stream().filter(one -> !one.day().isBefore(today.minusDays(COMING)))
-                .map(one -> new Attendance.Held(one.day(), Set.copyOf(one.here()))).toList(), who);
+        List<Attendance.Held> held = held(map, past, today);
+        Set<UUID> who = who(held, coming);
+        Attendance attendance = Attendance.of(held, who);
         List<TermStudent> students = students(who, past, coming, attendance, today, by);
         if (students.isEmpty()) {
             return new Planned(classes, coming, students, attendance, Optional.empty(), Map.of(), List.of());
@@ -111,10 +116,26 @@ public class TermPlans {
                 Missed.of(taught, students, coming(plan)));
     }
 
+    /** The classes of the last weeks, and days of which it was read in who came. Who came on the day of a class came to the first one of that day. */
+    private List<Attendance.Held> held(StoredMap map, List<Lesson> past, LocalDate today) {
+        LocalDate since = today.minusDays(COMING);
+        Map<LocalDate, Set<UUID>> elsewhere = new TreeMap<>();
+        attended.came(map.id(), since.atStartOfDay().toInstant(ZoneOffset.UTC), today.atStartOfDay().toInstant(ZoneOffset.UTC))
+                .forEach(one -> elsewhere.computeIfAbsent(LocalDate.ofInstant(one.at(), ZoneOffset.UTC), day -> new LinkedHashSet<>()).add(one.person()));
+        List<Attendance.Held> held = new ArrayList<>();
+        past.stream().filter(one -> !one.day().isBefore(since)).forEach(one -> {
+            Set<UUID> here = new LinkedHashSet<>(one.here());
+            Optional.ofNullable(elsewhere.remove(one.day())).ifPresent(here::addAll);
+            held.add(new Attendance.Held(one.day(), here));
+        });
+        elsewhere.forEach((day, here) -> held.add(new Attendance.Held(day, here)));
+        return held.stream().sorted(Comparator.comparing(Attendance.Held::day)).toList();
+    }
+
     /** Those who came to a class lately or are down for one; all grown-ups while nobody has come to any. */
-    private Set<UUID> who(List<Lesson> past, List<TermLessons.Dated> coming, LocalDate today) {
+    private Set<UUID> who(List<Attendance.Held> held, List<TermLessons.Dated> coming) {
         Set<UUID> who = new LinkedHashSet<>();
-        past.stream().filter(one -> !one.day().isBefore(today.minusDays(COMING))).forEach(one -> who.addAll(one.here()));
+        held.forEach(one -> who.addAll(one.here()));
         coming.forEach(one -> who.addAll(one.lesson().here()));
         return who.isEmpty() ? new LinkedHashSet<>(people.named(AgeGroup.ADULTS).values()) : who;
     }

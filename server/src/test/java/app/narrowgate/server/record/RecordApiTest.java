@@ -7,12 +7,14 @@ import app.narrowgate.server.DemoMapTest;
 import app.narrowgate.server.TestClient;
 import app.narrowgate.server.TestClient.Answer;
 import java.sql.Connection;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import java.util.stream.StreamSupport;
@@ -107,7 +109,7 @@ class RecordApiTest extends DemoMapTest {
         assertThat(keep(client, gone).status()).isEqualTo(204);
         assertThat(keep(client, gone, taken(id.toString())).status()).as("twice").isEqualTo(204);
         assertThat(place(odds(""), "scarf-light").get("likely").doubleValue()).isCloseTo(before, within(1e-6));
-        JsonNode left = client.get(own + "/record/rounds").json();
+        JsonNode left = client.get(own + "/record/events?most=500").json();
         assertThat(StreamSupport.stream(left.spliterator(), false)).noneMatch(one -> one.get("id").stringValue().equals(id.toString()));
         assertThat(keep(client, taken(UUID.randomUUID().toString())).status()).as("of nothing").isEqualTo(204);
     }
@@ -177,20 +179,46 @@ class RecordApiTest extends DemoMapTest {
         assertThat(server.client().get(own + "/record/tonight").status()).isEqualTo(401);
     }
 
+    /** The gym's counts stay; who it was does not, nor whose weight would tell theirs. */
     @Test
-    void whoeverIsErasedTakesTheirRoundsWithThemAndIsNobodysPartnerAnyMore() {
+    void whoeverIsErasedLeavesTheirRoundsWithoutANameAndNothingElse() throws SQLException {
         String person = client.post("/api/people", "{\"people\":[{\"name\":\"Pell Gone\",\"age\":\"adults\",\"notes\":\"\",\"weight\":70}]}").json().get(0)
                 .get("id").stringValue();
+        UUID below = UUID.randomUUID();
         UUID asPartner = UUID.randomUUID();
-        keep(client, round("mount-low", "guard").replace(people().get(0), person),
-                round(asPartner, "mount-low", "tap", Instant.now(), "").replace("\"partner\":\"" + people().get(1), "\"partner\":\"" + person));
+        UUID repeated = UUID.randomUUID();
+        keep(client, round(below, "mount-low", "guard", Instant.now(), "").replace(people().get(0), person),
+                round(asPartner, "mount-low", "tap", Instant.now(), "").replace("\"partner\":\"" + people().get(1), "\"partner\":\"" + person),
+                "{\"id\":\"%s\",\"kind\":\"repetitions\",\"at\":\"%s\",\"person\":\"%s\",\"technique\":\"trap-and-bridge\",\"role\":\"first\",\"many\":3}"
+                        .formatted(repeated, Instant.now(), person));
         int before = rounds();
+        double likely = learned("mount-low").get("likely").doubleValue();
+        assertThat(logged(repeated)).isPresent();
         assertThat(client.get("/api/people/%s/archive".formatted(person)).status()).isEqualTo(200);
         assertThat(client.delete("/api/people/" + person).status()).isEqualTo(204);
-        assertThat(rounds()).isEqualTo(before - 1);
-        JsonNode left = StreamSupport.stream(client.get(own + "/record/rounds").json().spliterator(), false)
-                .filter(one -> one.get("id").stringValue().equals(asPartner.toString())).findFirst().orElseThrow();
-        assertThat(left.get("partner") == null || left.get("partner").isNull()).isTrue();
+        assertThat(rounds()).isEqualTo(before);
+        assertThat(learned("mount-low").get("likely").doubleValue()).isCloseTo(likely, within(1e-4));
+        assertThat(logged(repeated)).isEmpty();
+        assertThat(logged(below)).get().satisfies(one -> {
+            assertThat(one.path("person").isNull() || one.path("person").isMissingNode()).isTrue();
+            assertThat(one.path("partner").isNull() || one.path("partner").isMissingNode()).isTrue();
+        });
+        assertThat(logged(asPartner)).get().satisfies(one -> {
+            assertThat(one.get("person").stringValue()).isEqualTo(people().get(0));
+            assertThat(one.path("partner").isNull() || one.path("partner").isMissingNode()).isTrue();
+        });
+        assertThat(client.get(own + "/standing").status()).isEqualTo(200);
+        assertThat(client.get(own + "/record/truth").status()).isEqualTo(200);
+        try (Connection behind = server.behind(); Statement statement = behind.createStatement();
+                ResultSet left = statement.executeQuery("select count(*) from record_event e where e::text like '%" + person + "%'")) {
+            left.next();
+            assertThat(left.getInt(1)).isZero();
+        }
+    }
+
+    private static Optional<JsonNode> logged(UUID id) {
+        return StreamSupport.stream(client.get(own + "/record/events?most=500").json().spliterator(), false)
+                .filter(one -> one.get("id").stringValue().equals(id.toString())).findFirst();
     }
 
     @Test
@@ -277,7 +305,7 @@ class RecordApiTest extends DemoMapTest {
         JsonNode kept = truth(held).get("places").get(0).get("explains").get("kept");
         assertThat(kept.get("id").stringValue()).isEqualTo(id.toString());
         assertThat(kept.get("author").stringValue()).isEqualTo("Tamsin Orrel");
-        assertThat(client.get(held + "/record/rounds").json()).as("it is no round").hasSize(30);
+        assertThat(client.get(held + "/record/events?most=500").json()).as("it is no round").hasSize(30);
         client.post(held + "/record/events", "{\"events\":[" + taken(id.toString()) + "]}");
         JsonNode anew = truth(held).get("places").get(0).get("explains").get("kept");
         assertThat(anew == null || anew.isNull()).isTrue();
