@@ -4,7 +4,7 @@ import { lazy, useEffect, useRef, type ReactNode } from "react";
 import { Link, Navigate, Route, Routes } from "react-router";
 import { onNotLetIn, problemOf } from "../api/client";
 import { MapPage, paths, useMaps } from "../features/map";
-import { LogPage, RoundsPage, TruthPage } from "../features/record";
+import { LogPage, RecordFilesPage, RoundsPage, TruthPage } from "../features/record";
 import { MinePage, StandingPage, StandingsPage } from "../features/standing";
 import { markEnded, Only, SignIn, useMay, useSession } from "../features/session";
 import { Door } from "../ui/Door";
@@ -160,6 +160,7 @@ function Inside() {
         </Route>
         <Route element={<Only right="take-out" />}>
           <Route path="/map/:mapId/files" element={<FilesPage />} />
+          <Route path="/map/:mapId/record/files" element={<RecordFilesPage />} />
         </Route>
         <Route element={<Only right="see-people" />}>
           <Route path="/people" element={<PeoplePage />} />

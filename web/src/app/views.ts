@@ -88,6 +88,7 @@ export function placesOf(mapId: string, may: May): Place[] {
         },
         { title: "Does the map tell the truth?", to: paths.truth(mapId), right: "keep-record" },
         { title: "What was logged", to: paths.rounds(mapId), right: "keep-record" },
+        { title: "In and out", to: paths.recordFiles(mapId), right: "take-out" },
         { title: "Yours", to: paths.mine(mapId) },
       ],
     },

@@ -1,4 +1,5 @@
 import { isPartList, PART_KINDS, type PartList } from "../../model/partKinds";
+import { upperFirst } from "../map";
 import { fieldsInWords } from "../workshop";
 
 type Node = Record<string, unknown>;
@@ -43,10 +44,6 @@ function nameOf(content: unknown, list: PartList, at: string): string {
   return `number ${Number(at) + 1}`;
 }
 
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
-}
-
 /**
  * Where a fault stands, as a coach would say it: 'Situation “Low, arms round your head”, Lateness'. `content` is the file
  * where it can be looked into; without it parts go by their number.
@@ -54,18 +51,18 @@ function capital(words: string): string {
 export function whereInWords(place: string, content: unknown): string {
   if (place === "") return "The file";
   // A table's columns are called by what stands over them there.
-  const row = /^line (\d+)(?:, (\w+))?$/.exec(place);
+  const row = /^line (\d+)(?:, ([\w-]+))?$/.exec(place);
   if (row) return row[2] ? `Line ${row[1]}, column ${row[2]}` : `Line ${row[1]}`;
   const [, file = "", pointer = place] = /^([^/#\s]+\.json)[# ](.*)$/.exec(place) ?? [];
   const [list = "", at, ...rest] = steps(pointer) ?? [];
   const words =
     isPartList(list) && at !== undefined && /^\d+$/.test(at)
       ? [
-          `${capital(PART_KINDS[list].one)} ${nameOf(file ? undefined : content, list, at)}`,
+          `${upperFirst(PART_KINDS[list].one)} ${nameOf(file ? undefined : content, list, at)}`,
           fieldsInWords(list, rest),
         ]
       : [TOP[list] ?? (file ? "" : "The file")];
-  return capital([...words, file && `in ${file}`].filter(Boolean).join(", "));
+  return upperFirst([...words, file && `in ${file}`].filter(Boolean).join(", "));
 }
 
 /** What stands in a file beside its lists. */

@@ -88,7 +88,8 @@ function dueInWords(line: Line): string {
   if (line.due.length === 0) return "";
   const who =
     line.due.length === line.people.length ? "all" : line.due.length === 1 ? "one" : `${line.due.length}`;
-  return ` Due for ${who} of them; forgetting it costs ${(line.forgetting * 100).toFixed(1)} of 100.`;
+  const costs = (line.forgetting * 100).toFixed(1);
+  return ` Due for ${who} of them${Number(costs) > 0 ? `; forgetting it costs ${costs} of 100` : ""}.`;
 }
 
 /** Why it comes, and what for. */

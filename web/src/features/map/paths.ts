@@ -38,6 +38,7 @@ export const paths = {
   log: (mapId: string) => `/map/${mapId}/record`,
   truth: (mapId: string) => `/map/${mapId}/record/truth`,
   rounds: (mapId: string) => `/map/${mapId}/record/rounds`,
+  recordFiles: (mapId: string) => `/map/${mapId}/record/files`,
   /** Where everybody stands. */
   standings: (mapId: string) => `/map/${mapId}/record/standing`,
   standing: (mapId: string, person: string) => `/map/${mapId}/record/standing/${person}`,

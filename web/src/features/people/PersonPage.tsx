@@ -152,8 +152,9 @@ function Away({ person }: { person: Person }) {
         className="top-0 p-4 sm:top-[12vh] sm:w-[560px]"
       >
         <p className="mt-2">
-          What is known of {person.name} goes, with what hurts them, and nobody can bring it back. Whether
-          they sign in is another matter: that is on the page of the gym.
+          What is known of {person.name} goes, with what hurts them, and nobody can bring it back. Rounds in
+          which they were below still count for the gym, without a name. Whether they sign in is another
+          matter: that is on the page of the gym.
         </p>
         {remove.isError && <Refused problem={problemOf(remove.error)} />}
         <div className="mt-4 flex flex-wrap items-center gap-x-5 gap-y-2">

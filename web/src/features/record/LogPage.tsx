@@ -15,7 +15,7 @@ import {
   swapped,
   today,
   twinOf,
-  useRounds,
+  useLogged,
   useTonight,
   type Ending,
   type Pair,
@@ -78,7 +78,7 @@ function Log({
 }) {
   const mapId = map.id;
   const { log, takeOut, waiting } = useRecord();
-  const logged = useRounds(mapId, isoDay(new Date())).data;
+  const logged = useLogged(mapId, isoDay(new Date())).data;
   const rounds = today(logged, waiting, mapId);
   const [pair, setPair] = useState<Pair | undefined>(tonight.pairs[0]);
   const [start, setStart] = useState<string>();

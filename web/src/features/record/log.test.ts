@@ -25,12 +25,12 @@ const LOGGED = [
     at: "2026-11-28T19:00:00Z",
     person: "a",
     partner: "b",
-    start: "mount-low",
-    startTitle: "Mount, low",
+    kind: "round",
+    place: "mount-low",
     ending: "guard",
     nothing: false,
   },
-] as Schemas["LoggedRound"][];
+] as Schemas["LoggedEvent"][];
 
 describe("the rounds of today", () => {
   it("are what the server knows and what waits here, each once, the newest first", () => {
@@ -48,6 +48,14 @@ describe("the rounds of today", () => {
     expect(today(LOGGED, [{ ...more, refused: "no such place" }], "m", NOW).map((one) => one.id)).toEqual([
       "1",
     ]);
+  });
+
+  it("are neither repetitions nor rounds of somebody who is forgotten", () => {
+    const others = [
+      { ...LOGGED[0]!, id: "2", kind: "repetitions" as const },
+      { ...LOGGED[0]!, id: "3", person: undefined },
+    ];
+    expect(today([...LOGGED, ...others], [], "m", NOW).map((one) => one.id)).toEqual(["1"]);
   });
 
   it("are none of another day", () => {

@@ -35,14 +35,14 @@ export function useTonight(mapId: string | undefined) {
 /** More than are logged in an evening. */
 const NEWEST = 200;
 
-/** Rounds of the record, the newest first; of one day, as a date is written, where it is given. */
-export function useRounds(mapId: string | undefined, day?: string) {
+/** Rounds, repetitions and decisions of the record, the newest first; of one day, as a date is written, where it is given. */
+export function useLogged(mapId: string | undefined, day?: string) {
   const since = day && new Date(`${day}T00:00`).toISOString();
   return useQuery({
-    queryKey: ["record", mapId, "rounds", since],
+    queryKey: ["record", mapId, "logged", since],
     queryFn: () =>
       unwrap(
-        api.GET("/api/maps/{mapId}/record/rounds", {
+        api.GET("/api/maps/{mapId}/record/events", {
           params: { path: { mapId: mapId! }, query: { most: NEWEST, since } },
         }),
       ),
@@ -66,7 +66,7 @@ export function useLearned(mapId: string, place: string, wanted: boolean) {
 
 /** Today's rounds, the newest first: what the server knows and what waits here, without what was taken out. */
 export function today(
-  logged: Schemas["LoggedRound"][] | undefined,
+  logged: Schemas["LoggedEvent"][] | undefined,
   waiting: readonly Waiting[],
   mapId: string,
   now = new Date(),
@@ -77,15 +77,15 @@ export function today(
   const out = new Set(here.flatMap((event) => (event.kind === "void" ? [event.voids] : [])));
   const all = new Map<string, Logged>();
   logged
-    ?.filter((round) => isoDay(new Date(round.at)) === isoDay(now))
+    ?.filter(({ kind, at, person }) => kind === "round" && person && isoDay(new Date(at)) === isoDay(now))
     .forEach((round) =>
       all.set(round.id, {
         id: round.id,
         at: round.at,
-        bottom: round.person,
+        bottom: round.person!,
         top: round.partner ?? undefined,
-        start: round.start,
-        ending: round.ending,
+        start: round.place!,
+        ending: round.ending!,
       }),
     );
   here

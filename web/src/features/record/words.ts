@@ -75,3 +75,27 @@ export function learnedInWords(learned: Learned, place: string): string {
     ? `of 100 from ${place}; too little to say yet: ${range}. ${seen}; the map says ${hundred(learned.written)}.`
     : `of 100 from ${place} (${range}). ${seen}; the map says ${hundred(learned.written)}.`;
 }
+
+/** What was logged of somebody, behind their name. `name` is what others are called. */
+export function loggedInWords(
+  map: Schemas["Map"],
+  logged: Schemas["LoggedEvent"],
+  name: (id: string | null | undefined) => string,
+): string {
+  const side = logged.side ? `, ${logged.side} side` : "";
+  if (logged.kind === "repetitions") {
+    const what = lowerFirst(logged.techniqueTitle ?? "");
+    const clean = logged.clean === null || logged.clean === undefined ? "" : `, ${logged.clean} clean`;
+    return `${logged.role === "second" ? "fed" : "repeated"} ${what} ${logged.many} times${clean}${side}.`;
+  }
+  if (logged.kind === "gate") {
+    return `${logged.shown ? "showed the answer" : "has not shown the answer yet"} to the gate ${placeInWords(map, logged.place!)}${side}.`;
+  }
+  const how = logged.reactionTitle
+    ? `, by ${lowerFirst(logged.reactionTitle)}`
+    : logged.nothing
+      ? ", nothing got going"
+      : "";
+  const where = logged.partner ? `under ${name(logged.partner)}, ` : "below, ";
+  return `${where}${placeInWords(map, logged.place!)}, ${endedInWords(logged.ending!)}${how}${side}.`;
+}

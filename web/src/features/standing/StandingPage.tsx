@@ -78,6 +78,17 @@ function Sheet({
         </p>
         <DueList map={map} due={standing.due} today={today} own={own} />
         <LedgerTable ledger={standing.ledger} goal={standing.goal} />
+        {own && (
+          <p className="mt-3">
+            <a
+              className="link inline-flex min-h-11 items-center"
+              href={`/api/maps/${map.id}/record/mine/lines`}
+              download="record.jsonl"
+            >
+              What is kept of you, as a file
+            </a>
+          </p>
+        )}
       </main>
       <aside className="min-w-0 border-rule px-5 pt-3 pb-6 max-lg:border-t-2 max-lg:border-ink lg:border-l">
         <GateList

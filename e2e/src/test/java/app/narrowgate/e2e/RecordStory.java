@@ -6,6 +6,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.Random;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Pattern;
@@ -64,8 +68,8 @@ class RecordStory extends Story {
     private static int logged(Page page) {
         String map = page.url().replaceAll(".*/map/([^/?#]+).*", "$1");
         return ((Number) page.evaluate("""
-                async map => (await (await fetch(`/api/maps/${map}/record/rounds?most=500`)).json())
-                    .filter(round => Date.parse(round.at) > Date.now() - 24 * 3600 * 1000).length""", map)).intValue();
+                async map => (await (await fetch(`/api/maps/${map}/record/events?most=500`)).json())
+                    .filter(round => round.kind === 'round' && Date.parse(round.at) > Date.now() - 24 * 3600 * 1000).length""", map)).intValue();
     }
 
     /** The phone of somebody who may run a class and log, and no more. */
@@ -173,6 +177,71 @@ class RecordStory extends Story {
         page.context().setOffline(false);
         assertThat(page.getByText("on this device")).hasCount(0);
         page.waitForCondition(() -> logged(page) == before + 2);
+    }
+
+    private static void choose(Page page, String name, String text) {
+        page.getByLabel("File").setInputFiles(new FilePayload(name, "text/csv", text.getBytes(StandardCharsets.UTF_8)));
+    }
+
+    /** What the odds are learned from. */
+    private static int rounds(Page page) {
+        String map = page.url().replaceAll(".*/map/([^/?#]+).*", "$1");
+        return ((Number) page.evaluate("async map => (await (await fetch(`/api/maps/${map}/record/odds`)).json()).rounds", map)).intValue();
+    }
+
+    @Test
+    void aTermKeptByHandIsReadInTakenBackAndCountsAgain() {
+        Page page = browser.signedIn();
+        go(page, "/record/files");
+        int before = rounds(page);
+        LocalDate lately = LocalDate.now(ZoneOffset.UTC).minusDays(2);
+        String term = """
+                kind;at;person;partner;start;ending
+                round;%1$s;Nova Reed;Joss Tillender;Low, arms round your head;guard
+                round;%1$s;Joss Tillender;Nova Reed;Low, arms round your head;tap
+                attendance;%1$s;Nova Reed;;;
+                """.formatted(lately);
+        choose(page, "term.csv", term.replace(lately.toString(), lately.getDayOfMonth() + ".9."));
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("term.csv is not read in; nothing was stored.");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("Line 2, column at: “%d.9.” is no time".formatted(lately.getDayOfMonth()));
+        choose(page, "term.csv", term);
+        Locator adds = page.getByRole(AriaRole.REGION, named("What it would add"));
+        assertThat(adds).containsText("It would add 2 rounds and 1 attendance");
+        assertThat(adds).containsText("One name is not on the roster");
+        assertThat(adds).containsText("Nova Reed (3).");
+        assertThat(Browser.seriousFaults(page)).isEmpty();
+        assertThat(adds.getByRole(AriaRole.RADIO).first()).isChecked();
+        button(page, "Read it in").click();
+        assertThat(page.getByText("term.csv is read in: 3 events that were not in the record before.")).isVisible();
+        assertThat(rounds(page)).isEqualTo(before + 2);
+        button(page, "Take back: term.csv").click();
+        assertThat(page.getByText("taken back; it does not count.")).isVisible();
+        assertThat(rounds(page)).isEqualTo(before);
+        page.reload();
+        button(page, "Let it count again: term.csv").click();
+        assertThat(button(page, "Take back: term.csv")).isVisible();
+        assertThat(rounds(page)).isEqualTo(before + 2);
+        choose(page, "the same.csv", term);
+        assertThat(page.getByText("It holds nothing that would be added.")).isVisible();
+        assertThat(page.getByText("3 events are in the record already.")).isVisible();
+
+        // Whoever is erased leaves the round to the gym, and no name.
+        page.navigate(app.address() + "/people");
+        page.getByRole(AriaRole.LINK, exactly("Nova Reed")).click();
+        button(page, "Take Nova Reed off the roster …").click();
+        assertThat(page.getByText("Rounds in which they were below still count for the gym, without a name.")).isVisible();
+        button(page, "Take them off").click();
+        assertThat(h1(page)).hasText("People");
+        page.goBack();
+        page.goBack();
+        assertThat(h1(page)).hasText("In and out");
+        assertThat(rounds(page)).isEqualTo(before + 2);
+        go(page, "/record/rounds");
+        assertThat(page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Somebody below, mount: low")).first()).isVisible();
+        assertThat(page.getByText("Nova")).hasCount(0);
+        String map = page.url().replaceAll(".*/map/([^/?#]+).*", "$1");
+        assertThat((String) page.evaluate("async map => await (await fetch(`/api/maps/${map}/record/lines`)).text()", map)).contains("Joss Tillender")
+                .doesNotContain("Nova");
     }
 
     @Test

@@ -23,7 +23,7 @@ class ViewsStory extends Story {
             "/workshop/situations?edit=mount-low", "/workshop/techniques?edit=trap-and-bridge",
             "/workshop/reactions?edit=low-trap-bridge", "/workshop/matchups?edit=much-heavier", "/workshop/holds?edit=mount-pin",
             "/workshop/postures?edit=mount-low", "/poster/mount", "/class", "/classes", "/term", "/mat", "/record",
-            "/record/rounds", "/record/truth", "/record/standing", "/record/mine");
+            "/record/rounds", "/record/truth", "/record/standing", "/record/files", "/record/mine");
     /** Those that are no map's. */
     private static final List<String> OUTSIDE = List.of("/maps", "/screen", "/gym", "/gym/audit", "/gym/letters", "/yourself", "/people", "/links",
             "/card");

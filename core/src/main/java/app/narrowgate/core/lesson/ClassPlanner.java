@@ -40,6 +40,9 @@ import java.util.stream.Stream;
  */
 public final class ClassPlanner {
 
+    /** Whoever is to move up shows it before they are tired. */
+    private static final Comparator<Unit> GATES_FIRST = Comparator.comparing(unit -> !unit.isGate());
+
     /** Minutes at which units are compared before they are given any. */
     private static final int COMPARED_AT = 6;
     /** Share of the best that something new of the focus must promise, so that nothing else is looked for. */
@@ -162,7 +165,7 @@ public final class ClassPlanner {
         if (request.only()) {
             Map<Unit, Integer> given = new LinkedHashMap<>();
             for (Section section : Section.values()) {
-                preorder(units.stream().filter(unit -> unit.section() == section && fixed.containsKey(unit.key())).toList())
+                preorder(units.stream().filter(unit -> unit.section() == section && fixed.containsKey(unit.key())).sorted(GATES_FIRST).toList())
                         .forEach(unit -> fixed.get(unit.key()).ifPresent(minutes -> given.put(unit, minutes)));
             }
             return given;
@@ -190,7 +193,7 @@ public final class ClassPlanner {
         List<MinutesPlanner.Part> parts = new ArrayList<>();
         for (Section section : Section.values()) {
             List<Unit> own = preorder(units.stream().filter(unit -> unit.section() == section)
-                    .filter(unit -> fixed.containsKey(unit.key()) || mayCome(unit)).toList());
+                    .filter(unit -> fixed.containsKey(unit.key()) || mayCome(unit)).sorted(GATES_FIRST).toList());
             ordered.add(own);
             parts.add(part(section, own, fixed));
         }
@@ -230,7 +233,7 @@ public final class ClassPlanner {
             boolean must = fixed.containsKey(unit.key()) || owed.filter(unit::equals).isPresent() || !section.practises() && span.most() > 0;
             int root = unit.needs().map(id -> keys.indexOf(Section.NEW.code() + ":" + id)).orElse(-1);
             double[][] gain = gains.get(unit);
-            items.add(new MinutesPlanner.Item(minutes.orElse(section.practises() ? ClassShape.LEAST_UNIT : 1), minutes.orElse(onOne),
+            items.add(new MinutesPlanner.Item(minutes.orElse(least(unit)), minutes.orElse(onOne),
                     root, must, (m, before) -> gain[Math.min(before, NewLinks.MOST)][Math.min(m, gain[0].length - 1)]));
         }
         Set<Integer> asked = asked(items, keys, fixed.keySet());
@@ -239,6 +242,10 @@ public final class ClassPlanner {
         // What there is may fill less than the shape asks for, and what is fixed more than it allows: the class is planned all the same.
         int fills = items.stream().map(MinutesPlanner.Item::most).sorted(Comparator.reverseOrder()).limit(units).mapToInt(m -> m).sum();
         return new MinutesPlanner.Part(Math.min(span.least(), fills), items.isEmpty() ? 0 : Math.max(span.most(), least), units, items);
+    }
+
+    private static int least(Unit unit) {
+        return unit.isGate() ? ClassShape.LEAST_GATE : unit.section().practises() ? ClassShape.LEAST_UNIT : 1;
     }
 
     /** The numbers of what is fixed, and of what that needs. */

@@ -20,6 +20,8 @@ public record ClassShape(Map<Section, Span> spans) {
     public static final Range MINUTES = new Range(20, 180, "minutes");
     /** Fewer minutes than this on one thing teach little; common practice, no source. */
     public static final int LEAST_UNIT = 3;
+    /** A gate is shown on both sides by both partners, and the coach goes round: our estimate. */
+    static final int LEAST_GATE = 6;
 
     private static final int HOUR = 60;
 

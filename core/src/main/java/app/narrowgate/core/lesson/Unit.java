@@ -34,6 +34,11 @@ public record Unit(String key, Section section, Optional<Id> place, List<LinkRef
         shares = Collections.unmodifiableMap(new LinkedHashMap<>(shares));
     }
 
+    /** True where a place is shown as a gate for moving up. */
+    public boolean isGate() {
+        return place.filter(id -> key.equals(gate(id))).isPresent();
+    }
+
     /** The key under which a place is shown as a gate for moving up. */
     public static String gate(Id place) {
         return Section.LIVE.code() + ":" + place + "~" + DrillKind.GATE.code();

@@ -264,6 +264,9 @@ class ClassPlannerTest {
         Unit shown = unit(evening, gate);
         assertThat(shown.drill().orElseThrow().kind()).isEqualTo(DrillKind.GATE);
         assertThat(shown.section()).isEqualTo(Section.LIVE);
+        List<ClassPlan.Line> live = evening.lines().stream().filter(line -> line.unit().section() == Section.LIVE).toList();
+        assertThat(live.get(0).unit()).as("before all else that is live").isEqualTo(shown);
+        assertThat(live.get(0).minutes()).as("both sides, both partners").isGreaterThanOrEqualTo(6);
         assertThat(shown.ways()).as("it can be made an ordinary round").extracting(Unit.Way::kind).contains(DrillKind.LIVE, DrillKind.GATE);
         assertThat(evening.lines().stream().filter(line -> line.unit().section() == Section.LIVE).mapToInt(ClassPlan.Line::minutes).sum())
                 .isBetween(24, 45);

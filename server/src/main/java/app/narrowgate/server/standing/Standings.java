@@ -215,18 +215,25 @@ public class Standings implements Wanting, Learned {
             return repetitions.stream().filter(one -> one.role() == Role.FIRST);
         }
 
-        /** What was counted; and of classes what their minutes come to, but for what was counted of them on that day. */
+        /**
+         * What was counted; and of classes what their minutes come to, but for what was counted on that day: of that role, and of that side or of
+         * none.
+         */
         private List<Repeated> repeated() {
             List<Repeated> all = new ArrayList<>();
             repetitions.forEach(one -> all.add(new Repeated(day(one.at()), one.technique(), one.side(), one.role(), one.many(),
                     one.clean().map(OptionalInt::of).orElse(OptionalInt.empty()), true)));
-            Map<LocalDate, Set<Id>> counted = repetitions.stream()
-                    .collect(Collectors.groupingBy(one -> day(one.at()), Collectors.mapping(Event.Repetitions::technique, Collectors.toSet())));
+            Map<LocalDate, List<Event.Repetitions>> counted = repetitions.stream().collect(Collectors.groupingBy(one -> day(one.at())));
             classes.forEach(one -> one.asItWas().forEach(unit -> unit.reactions().stream().map(map.index()::reaction).flatMap(Optional::stream)
-                    .filter(reaction -> !counted.getOrDefault(one.day(), Set.of()).contains(reaction.technique()))
-                    .forEach(reaction -> all.addAll(Repeated.about(one.day(), reaction.technique(),
-                            Repeated.minutes(unit.section(), unit.minutes(), unit.reactions().size()), reaction.seconds())))));
+                    .flatMap(reaction -> Repeated.about(one.day(), reaction.technique(),
+                            Repeated.minutes(unit.section(), unit.minutes(), unit.reactions().size()), reaction.seconds()).stream())
+                    .filter(about -> counted.getOrDefault(one.day(), List.of()).stream().noneMatch(done -> isCounted(done, about)))
+                    .forEach(all::add)));
             return all;
+        }
+
+        private static boolean isCounted(Event.Repetitions done, Repeated about) {
+            return done.technique().equals(about.technique()) && done.role() == about.role() && (done.side().isEmpty() || done.side().equals(about.side()));
         }
 
         private Tries live(Side side) {
