@@ -16,9 +16,7 @@ import app.narrowgate.core.map.RetiredIds;
 import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.map.Word;
 import app.narrowgate.exchange.table.Cells;
-import java.io.IOException;
-import java.io.StringReader;
-import java.io.UncheckedIOException;
+import app.narrowgate.exchange.table.Rows;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -28,14 +26,12 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.apache.commons.csv.CSVException;
-import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 
 /** Reads a table of links into a map, row by row; collects every fault before it refuses. */
 final class LinksReader {
 
-    private static final int MOST_ROWS = 50_000;
+    private static final Rows ROWS = new Rows(LinksCsv.COLUMNS, List.of(LinksCsv.SITUATION, LinksCsv.TECHNIQUE, LinksCsv.CUE), 50_000, "rows");
 
     private final boolean whole;
     private final Problems problems = new Problems();
@@ -70,40 +66,11 @@ final class LinksReader {
     }
 
     EscapeMap read(String text) {
-        try (CSVParser rows = CSVParser.parse(new StringReader(Cells.withoutMark(text)), Cells.readable(text))) {
-            requireColumns(rows.getHeaderNames());
-            for (CSVRecord row : rows) {
-                if (row.getRecordNumber() > MOST_ROWS) {
-                    problems.add(new Problem("line " + rows.getCurrentLineNumber(),
-                            "More than %d rows; split the table.".formatted(MOST_ROWS)));
-                    break;
-                }
-                new Row(row, rows.getCurrentLineNumber()).put();
-            }
-        } catch (CSVException e) {
-            problems.add(new Problem("", Cells.notATable(e)));
-        } catch (IllegalArgumentException | java.io.UncheckedIOException e) {
-            problems.add(new Problem("", Cells.notATable(e)));
-        } catch (IOException e) {
-            throw new UncheckedIOException("Impossible state: a text could not be read", e);
-        }
+        ROWS.read(text, problems, (row, line) -> new Row(row, line).put());
         if (!problems.isEmpty()) {
             throw new ProblemsException(problems.list());
         }
         return result();
-    }
-
-    private void requireColumns(List<String> header) {
-        Set<String> there = new LinkedHashSet<>();
-        header.forEach(name -> there.add(name.toLowerCase(Locale.ROOT)));
-        for (String needed : List.of(LinksCsv.SITUATION, LinksCsv.TECHNIQUE, LinksCsv.CUE)) {
-            if (!there.contains(needed)) {
-                problems.add(new Problem("line 1", "The column “%s” is missing; the first row names the columns: %s."
-                        .formatted(needed, String.join(", ", LinksCsv.COLUMNS))));
-            }
-        }
-        there.stream().filter(name -> !LinksCsv.COLUMNS.contains(name)).forEach(name -> problems.add(new Problem("line 1",
-                "No column is called “%s”; there are %s.".formatted(name, String.join(", ", LinksCsv.COLUMNS)))));
     }
 
     private EscapeMap result() {

@@ -12,21 +12,17 @@ import app.narrowgate.core.trait.AgeGroup;
 import app.narrowgate.core.trait.Level;
 import app.narrowgate.core.trait.Side;
 import app.narrowgate.exchange.table.Cells;
+import app.narrowgate.exchange.table.Rows;
 import java.io.IOException;
-import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
-import org.apache.commons.csv.CSVException;
 import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 
@@ -36,7 +32,7 @@ public final class RosterCsv {
     /** The columns, in the order in which they are written; all but the name may be missing. */
     public static final List<String> COLUMNS = List.of("name", "level", "weight-kg", "height-cm", "age", "strong", "joined", "notes");
 
-    private static final int MOST_ROWS = 2_000;
+    private static final Rows ROWS = new Rows(COLUMNS, List.of("name"), 2_000, "people");
 
     private RosterCsv() {
     }
@@ -65,37 +61,11 @@ public final class RosterCsv {
     public static List<Person> read(String text) {
         Problems problems = new Problems();
         List<Person> people = new ArrayList<>();
-        try (CSVParser rows = CSVParser.parse(new StringReader(Cells.withoutMark(text)), Cells.readable(text))) {
-            requireColumns(rows.getHeaderNames(), problems);
-            for (CSVRecord row : rows) {
-                if (row.getRecordNumber() > MOST_ROWS) {
-                    problems.add(new Problem("line " + rows.getCurrentLineNumber(), "More than %d people; split the table.".formatted(MOST_ROWS)));
-                    break;
-                }
-                new Row(row, rows.getCurrentLineNumber(), problems).person().ifPresent(people::add);
-            }
-        } catch (CSVException e) {
-            problems.add(new Problem("", Cells.notATable(e)));
-        } catch (IllegalArgumentException | UncheckedIOException e) {
-            problems.add(new Problem("", Cells.notATable(e)));
-        } catch (IOException e) {
-            throw new UncheckedIOException("Impossible state: a text could not be read", e);
-        }
+        ROWS.read(text, problems, (row, line) -> new Row(row, line, problems).person().ifPresent(people::add));
         if (!problems.isEmpty()) {
             throw new ProblemsException(problems.list());
         }
         return List.copyOf(people);
-    }
-
-    private static void requireColumns(List<String> header, Problems problems) {
-        Set<String> there = new LinkedHashSet<>();
-        header.forEach(name -> there.add(name.toLowerCase(Locale.ROOT)));
-        if (!there.contains("name")) {
-            problems.add(new Problem("line 1", "The column “name” is missing; the first row names the columns: %s."
-                    .formatted(String.join(", ", COLUMNS))));
-        }
-        there.stream().filter(name -> !COLUMNS.contains(name)).forEach(name -> problems.add(new Problem("line 1",
-                "No column is called “%s”; there are %s.".formatted(name, String.join(", ", COLUMNS)))));
     }
 
     private static final class Row {

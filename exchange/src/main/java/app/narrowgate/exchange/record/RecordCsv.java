@@ -7,12 +7,11 @@ import app.narrowgate.core.check.Text;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.record.Event;
 import app.narrowgate.exchange.table.Cells;
+import app.narrowgate.exchange.table.Rows;
 import java.io.IOException;
-import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -20,15 +19,14 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
-import org.apache.commons.csv.CSVException;
 import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 
 /** Events as RFC 4180 CSV with a header, one a row, the way they come back from a spreadsheet. */
 public final class RecordCsv {
 
+    private static final Rows ROWS = new Rows(columns(), List.of(Field.KIND.inTable(), Field.AT.inTable()), RecordJson.MOST_EVENTS, "events");
     private static final Set<String> TRUE = Set.of("true", "yes", "x", "1");
     private static final Set<String> FALSE = Set.of("false", "no", "0");
 
@@ -80,25 +78,7 @@ public final class RecordCsv {
         Problems problems = new Problems();
         EventReader reader = new EventReader(index, who, now);
         List<Event> events = new ArrayList<>();
-        try (CSVParser rows = CSVParser.parse(new StringReader(Cells.withoutMark(text)), Cells.readable(text))) {
-            requireColumns(rows.getHeaderNames(), problems);
-            for (CSVRecord row : rows) {
-                if (events.size() >= RecordJson.MOST_EVENTS) {
-                    problems.add(new Problem("line " + rows.getCurrentLineNumber(),
-                            "More than %d events; split the table.".formatted(RecordJson.MOST_EVENTS)));
-                }
-                if (problems.isFull() || events.size() >= RecordJson.MOST_EVENTS) {
-                    break;
-                }
-                read(new Row(row), rows.getCurrentLineNumber(), reader, problems).ifPresent(events::add);
-            }
-        } catch (CSVException e) {
-            problems.add(new Problem("", Cells.notATable(e)));
-        } catch (IllegalArgumentException | UncheckedIOException e) {
-            problems.add(new Problem("", Cells.notATable(e)));
-        } catch (IOException e) {
-            throw new UncheckedIOException("Impossible state: a text could not be read", e);
-        }
+        ROWS.read(text, problems, (row, line) -> read(new Row(row), line, reader, problems).ifPresent(events::add));
         if (!problems.isEmpty()) {
             throw new ProblemsException(problems.list());
         }
@@ -114,23 +94,6 @@ public final class RecordCsv {
         } catch (FieldFault e) {
             problems.add(new Problem("line %d, %s".formatted(line, e.field().inTable()), e.getMessage()));
             return Optional.empty();
-        }
-    }
-
-    private static void requireColumns(List<String> header, Problems problems) {
-        Set<String> there = new LinkedHashSet<>();
-        header.forEach(name -> there.add(name.toLowerCase(Locale.ROOT)));
-        List<String> known = columns();
-        for (Field needed : List.of(Field.KIND, Field.AT)) {
-            if (!there.contains(needed.inTable())) {
-                problems.add(new Problem("line 1", "The column “%s” is missing; the first row names the columns: %s."
-                        .formatted(needed.inTable(), String.join(", ", known))));
-            }
-        }
-        there.stream().filter(name -> !known.contains(name)).forEach(name -> problems.add(new Problem("line 1",
-                "No column is called “%s”; there are %s.".formatted(Text.shown(name), String.join(", ", known)))));
-        if (!problems.isEmpty()) {
-            throw new ProblemsException(problems.list());
         }
     }
 

@@ -31,7 +31,7 @@ class BodyLimitFilter extends OncePerRequestFilter {
     static final long MOST_OF_A_STRANGER = 16L * 1024;
 
     private static final Pattern STRANGER = Pattern.compile("/api/(session|gyms|invitations|links|screens)");
-    private static final Pattern FILE = Pattern.compile("/api/maps(/[^/]+/import(/preview)?)?");
+    private static final Pattern FILE = Pattern.compile("/api/maps(/[^/]+/(import|record/imports)(/preview)?)?");
 
     private final ProblemWriter problems;
     private final Limits limits;
