@@ -199,7 +199,7 @@ export const SECTION_LABEL: Record<
   talk: "Talk",
 };
 
-/** What a part of a class is called; a live one that is dialled says so. */
+/** What a part of a class is called; a live one that is dialled or a gate says so. */
 export function sectionLabel(section: keyof typeof SECTION_LABEL, drill?: string | null): string {
-  return drill === "dial" ? "Dial" : SECTION_LABEL[section];
+  return drill === "dial" ? "Dial" : drill === "gate" ? "Gate" : SECTION_LABEL[section];
 }

@@ -1,7 +1,8 @@
 import type { Schemas } from "../../api/client";
 import { clockAfter } from "../../ui/days";
 import { holds, keeping, parting, type Group, type Lesson, type Line, type Planned } from "./lesson";
-import { groupInWords, listed, partLabel, unitTitle, type Names } from "./words";
+import { listed } from "../../ui/listed";
+import { groupInWords, partLabel, unitTitle, type Names } from "./words";
 
 /** Who works with whom in a line of the plan, and why. */
 export function Pairs({

@@ -3,4 +3,4 @@ export { ClassesPage } from "./ClassesPage";
 export { PapersPage } from "./PapersPage";
 export { TonightPage } from "./TonightPage";
 export { nearest, useClasses, useKeepClass, useLeftOut } from "./lesson";
-export { lineTitle, listed, shortNames } from "./words";
+export { lineTitle, shortNames } from "./words";

@@ -14,7 +14,8 @@ import {
   type Lesson,
   type Line,
 } from "./lesson";
-import { groupInWords, listed, notInWords, shortNames } from "./words";
+import { listed } from "../../ui/listed";
+import { groupInWords, notInWords, shortNames } from "./words";
 
 const names = (id: string) => ({ a: "Ash", b: "Bel", c: "Cor" })[id] ?? id;
 
@@ -125,6 +126,7 @@ describe("changes of a class", () => {
     expect(back.fixed).toEqual([{ unit: "new:b" }, { unit: "live:a", minutes: 9 }]);
     expect(back.out).toEqual([]);
     expect(sectionLabel("live", "dial")).toBe("Dial");
+    expect(sectionLabel("live", "gate")).toBe("Gate");
     expect(sectionLabel("live", "live")).toBe("Live");
   });
 });

@@ -3,6 +3,7 @@ import { INJURY_LABEL, sectionLabel } from "../../labels";
 import { placeTitle, reactionTitle, lowerFirst } from "../map";
 import type { Group, Line, Plan, Planned, Unit } from "./lesson";
 import { weekday } from "../../ui/days";
+import { listed } from "../../ui/listed";
 
 export const SHAPE_LABEL: Record<NonNullable<Schemas["Lesson"]["usual"]>, string> = {
   "step-by-step": "Step by step",
@@ -11,11 +12,6 @@ export const SHAPE_LABEL: Record<NonNullable<Schemas["Lesson"]["usual"]>, string
   "first-months": "First months",
   "gate-evening": "Gate evening",
 };
-
-/** Several as one says them: a, b and c. */
-export function listed(words: string[]): string {
-  return words.length < 2 ? (words[0] ?? "") : `${words.slice(0, -1).join(", ")} and ${words.at(-1)}`;
-}
 
 /** People by their first names, by the whole where two share it. */
 export function shortNames(people: { id: string; name: string }[]): Map<string, string> {

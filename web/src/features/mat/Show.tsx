@@ -132,7 +132,9 @@ function Shown({ mat, here, pictures }: { mat: Mat; here: Here; pictures: Pictur
           <p className="mat-caution">
             {part.drill === "dial"
               ? "Notch by notch. The lighter one says stop; never on the neck."
-              : "Tap early. Let go at once."}
+              : part.drill === "gate"
+                ? "Each from below, left and right. Nobody passes by force."
+                : "Tap early. Let go at once."}
           </p>
         ) : (
           part.cautions.slice(0, 1).map((words) => (

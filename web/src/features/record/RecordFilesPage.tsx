@@ -2,6 +2,7 @@ import { useState } from "react";
 import { problemOf, type Schemas } from "../../api/client";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
+import { listed } from "../../ui/listed";
 import { dayInWords, whenInWords } from "../../ui/when";
 import { Faults } from "../exchange";
 import { useMap } from "../map";
@@ -9,7 +10,6 @@ import { May } from "../session";
 import {
   addsInWords,
   leftInWords,
-  listed,
   opened,
   useImports,
   useLook,

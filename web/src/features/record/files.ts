@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { askAgain } from "../../api/askAgain";
 import { api, unwrap, type Schemas } from "../../api/client";
+import { listed } from "../../ui/listed";
 
 export type Preview = Schemas["RecordImportPreview"];
 
@@ -99,8 +100,4 @@ export function leftInWords(preview: Preview): string[] {
       "events take out others that are nowhere.",
     ),
   ];
-}
-
-export function listed(words: string[]): string {
-  return words.length < 2 ? words.join("") : `${words.slice(0, -1).join(", ")} and ${words.at(-1)}`;
 }

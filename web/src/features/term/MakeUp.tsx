@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import { weekday } from "../../ui/days";
-import { listed } from "../lesson";
+import { listed } from "../../ui/listed";
 import { indexOf } from "../../model/mapIndex";
 import { placeTitle, reactionTitle } from "../map";
 import type { PlannedTerm, TermClass } from "./weeks";

@@ -82,7 +82,7 @@ public final class LessonMarkdown {
             case NEW -> "New: " + answers(unit);
             case CHAIN -> "Chain, from " + places;
             case CALLED -> "Called: " + places;
-            case LIVE -> (unit.isDialled() ? "Dial, from " : "Live, from ") + places;
+            case LIVE -> (unit.isDialled() ? "Dial, from " : unit.isGate() ? "Gate, from " : "Live, from ") + places;
             case TALK -> "Talk: what stopped you?";
         };
     }
