@@ -118,6 +118,7 @@ export function useKeepClass(mapId: string) {
     return queries.invalidateQueries({ queryKey: ["classes", mapId] });
   };
   const path = (id: string) => ({ params: { path: { mapId, lesson: id } } });
+  const one = (id: string): Promise<Planned> => lessonQuery(mapId, id).queryFn();
   return {
     keep: async (lesson: Lesson): Promise<string> => {
       const id = crypto.randomUUID();
@@ -128,12 +129,20 @@ export function useKeepClass(mapId: string) {
       await after();
       return id;
     },
-    one: (id: string): Promise<Planned> =>
-      unwrap(
-        api.GET("/api/maps/{mapId}/classes/{lesson}", {
-          params: { path: { mapId, lesson: id }, query: { today: isoDay(new Date()) } },
+    one,
+    /** Changes a class that is not under the hands, and gives what it was before. */
+    change: async (id: string, part: (lesson: Lesson) => Partial<Lesson>): Promise<Lesson> => {
+      const { version, lesson } = await one(id);
+      const planned = await unwrap(
+        api.PUT("/api/maps/{mapId}/classes/{lesson}", {
+          ...path(id),
+          body: { version, lesson: { ...lesson, ...part(lesson) }, over: false },
         }),
-      ),
+      );
+      queries.setQueryData(["class", mapId, id], planned);
+      await after();
+      return lesson;
+    },
     remove: async (id: string) => {
       await unwrapNothing(api.DELETE("/api/maps/{mapId}/classes/{lesson}", path(id)));
       await after();

@@ -1,7 +1,11 @@
+import { useMutation } from "@tanstack/react-query";
 import { Link } from "react-router";
-import type { Schemas } from "../../api/client";
+import { problemOf, type Schemas } from "../../api/client";
 import { hundred } from "../../labels";
+import { isoDay, weekday } from "../../ui/days";
+import { nearest, useClasses, useKeepClass } from "../lesson";
 import { paths, placeTitle } from "../map";
+import { May } from "../session";
 import { useToLog } from "./truth";
 import { familyTitle, rounds } from "./words";
 
@@ -54,6 +58,81 @@ export function LogNext({ map }: { map: Schemas["Map"] }) {
           .
         </p>
       )}
+      {next.data && next.data.length > 0 && (
+        <May right="plan-classes">
+          <IntoClass mapId={map.id} places={next.data.map((one) => one.place)} />
+        </May>
+      )}
     </section>
   );
+}
+
+/** Puts live rounds from places into the next class. */
+function IntoClass({ mapId, places }: { mapId: string; places: string[] }) {
+  const classes = useClasses(mapId);
+  const { change } = useKeepClass(mapId);
+  const put = useMutation({
+    mutationFn: (id: string) =>
+      change(id, (lesson) => ({
+        fixed: [
+          ...lesson.fixed,
+          ...places
+            .map(liveFrom)
+            .filter((unit) => !isIn(lesson, unit))
+            .map((unit) => ({ unit })),
+        ],
+        out: lesson.out.filter((unit) => !places.map(liveFrom).includes(unit)),
+      })),
+  });
+  const back = useMutation({
+    mutationFn: (id: string) =>
+      change(id, () => ({ fixed: put.data?.fixed ?? [], out: put.data?.out ?? [] })),
+    onSuccess: () => put.reset(),
+  });
+  const next = nearest(classes.data ?? [], isoDay(new Date()));
+  const coming = next && !next.ran && next.day >= isoDay(new Date()) ? next : undefined;
+  if (!coming) return null;
+  const all = ["", "it", "both", "all three"][places.length] ?? "all of them";
+  const failed = put.error ?? back.error;
+  return (
+    <div className="mt-1" role="status">
+      {put.isSuccess ? (
+        <p className="flex flex-wrap items-center gap-x-4">
+          <span>
+            In{" "}
+            <Link className="link" to={paths.lesson(mapId, coming.id)}>
+              {coming.title}
+            </Link>
+            .
+          </span>
+          <button
+            type="button"
+            className="word min-h-11 lg:min-h-7"
+            disabled={back.isPending}
+            onClick={() => back.mutate(coming.id)}
+          >
+            Take them out again
+          </button>
+        </p>
+      ) : (
+        <button
+          type="button"
+          className="word min-h-11 lg:min-h-7"
+          disabled={put.isPending}
+          onClick={() => put.mutate(coming.id)}
+        >
+          {put.isPending ? "Planning it anew …" : `Put ${all} into the live rounds of ${weekday(coming.day)}`}
+        </button>
+      )}
+      {failed && <p className="text-rust">{problemOf(failed).detail}</p>}
+    </div>
+  );
+}
+
+function liveFrom(place: string): string {
+  return `live:${place}`;
+}
+
+function isIn(lesson: Schemas["Lesson"], unit: string): boolean {
+  return lesson.fixed.some((one) => one.unit === unit);
 }

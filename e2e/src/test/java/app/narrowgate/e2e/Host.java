@@ -1,7 +1,6 @@
 package app.narrowgate.e2e;
 
 import java.io.BufferedReader;
-import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 
@@ -22,8 +21,9 @@ final class Host {
     }
 
     /** Runs what it is told to. */
-    public static void main(String[] nothing) throws Exception {
+    public static void main(String[] nothing) {
         AutoCloseable running = null;
+        int exit = 0;
         try (BufferedReader told = new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8))) {
             for (String line = told.readLine(); line != null; line = told.readLine()) {
                 if (running != null) {
@@ -34,11 +34,12 @@ final class Host {
                     running = run(line.substring(RUN.length() + BETWEEN.length()).split(BETWEEN));
                 }
             }
-        } catch (IOException e) {
-            throw new IllegalStateException("Whoever began this is gone", e);
-        } finally {
-            System.exit(running == null ? 0 : 1);
+        } catch (Exception e) {
+            e.printStackTrace();
+            exit = 1;
         }
+        // Threads of the application may be left.
+        System.exit(exit);
     }
 
     private static AutoCloseable run(String[] settings) throws ReflectiveOperationException {

@@ -78,6 +78,23 @@ class TruthStory extends Story {
     }
 
     @Test
+    void roundsThatWouldTellMostComeIntoTheNextClassAndOutAgain() {
+        Page page = browser.signedIn();
+        go(page, "/class");
+        assertThat(page.getByText(Pattern.compile("^Kept today"))).isVisible();
+        truth(page);
+        Locator first = page.getByRole(AriaRole.REGION, named("Log these next")).getByRole(AriaRole.LISTITEM).first().getByRole(AriaRole.LINK);
+        String place = first.textContent();
+        Locator put = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Put all three into the live rounds of")));
+        put.click();
+        assertThat(button(page, "Take them out again")).isVisible();
+        page.getByRole(AriaRole.LINK, named("Tonight")).last().click();
+        assertThat(page.getByText(Pattern.compile("^(Live|Dial): " + place, Pattern.CASE_INSENSITIVE))).isVisible();
+        page.goBack();
+        assertThat(put).isVisible();
+    }
+
+    @Test
     void theMapIsReadByWhatWasLoggedAndByOnePersonsRounds() {
         Page page = browser.signedIn();
         go(page, "");
