@@ -187,7 +187,8 @@ class RecordStory extends Story {
     private static int rounds(Page page) {
         String map = page.url().replaceAll(".*/map/([^/?#]+).*", "$1");
         return ((Number) page.evaluate("""
-                async map => (await (await fetch(`/api/maps/${map}/record/table`)).text()).split('\\n').filter(row => row.startsWith('round,')).length""", map)).intValue();
+                async map => (await (await fetch(`/api/maps/${map}/record/table`)).text()).split('\\n')
+                    .filter(row => row.startsWith('round,')).length""", map)).intValue();
     }
 
     @Test

@@ -47,7 +47,8 @@ class ExpectedCountsTest {
 
     static Event.Round round(String start, PlaceKind kind, String reaction, String response) {
         return new Event.Round(UUID.randomUUID(), Instant.EPOCH, Optional.of(new UUID(0, 1)), Optional.empty(), Id.of(start), Optional.empty(),
-                Ending.in(kind), Optional.empty(), Optional.ofNullable(reaction).map(Id::of), Optional.ofNullable(response).map(Id::of), false, Optional.empty());
+                Ending.in(kind), Optional.empty(), Optional.ofNullable(reaction).map(Id::of), Optional.ofNullable(response).map(Id::of), false,
+                Optional.empty());
     }
 
     /** A way through: its chance, and where it ended. */

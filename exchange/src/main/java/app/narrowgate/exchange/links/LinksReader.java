@@ -153,7 +153,8 @@ final class LinksReader {
                     ? retired.free(from + "-" + technique, PartKind.REACTIONS, reactions::containsKey) : Id.of(named));
             made.put(from + " " + technique, id);
             return checked(LinksCsv.REACTION, () -> new Reaction(id, from, technique,
-                    said(LinksCsv.WHEN, base.map(Reaction::when)), said(LinksCsv.DO_NOT, base.map(Reaction::doNot)), base.map(Reaction::needs).orElse(Map.of()), seconds, works,
+                    said(LinksCsv.WHEN, base.map(Reaction::when)), said(LinksCsv.DO_NOT, base.map(Reaction::doNot)),
+                    base.map(Reaction::needs).orElse(Map.of()), seconds, works,
                     base.flatMap(Reaction::source), stuffed,
                     base.map(Reaction::responses).orElse(List.of())));
         }

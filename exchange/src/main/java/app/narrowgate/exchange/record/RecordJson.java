@@ -148,7 +148,7 @@ public final class RecordJson {
 
         private static <T> T required(Field field, JsonNode value, boolean fits, String what, Supplier<T> read) {
             if (!fits) {
-                throw new FieldFault(field, "%s belongs here, not %s.".formatted(what, Text.shown(shortened(value.toString()))));
+                throw new FieldFault(field, "Here belongs %s, not %s.".formatted(what, Text.shown(shortened(value.toString()))));
             }
             return read.get();
         }

@@ -97,9 +97,11 @@ class RecordFilesTest {
                 case 1 -> new Event.Round(id, at, full ? Optional.empty() : Optional.of(ben), Optional.empty(), answer.from(), side,
                         Ending.in(PlaceKind.GUARD), Optional.empty(), Optional.empty(), Optional.empty(), full, Optional.empty());
                 case 2 -> new Event.Repetitions(id, at, ben, answer.technique(), full ? Optional.of(answer.id()) : Optional.empty(), side,
-                        Role.values()[random.nextInt(2)], 10, full ? Optional.of(7) : Optional.empty(), full ? Optional.of("+elbow out, “late”") : Optional.empty());
+                        Role.values()[random.nextInt(2)], 10, full ? Optional.of(7) : Optional.empty(),
+                        full ? Optional.of("+elbow out, “late”") : Optional.empty());
                 case 3 -> new Event.Attendance(id, at, ada);
-                case 4 -> new Event.Reading(id, at, ada, answer.from(), answer.id(), answer.technique(), full, 1 + random.nextInt(12), 50 + random.nextInt(9000));
+                case 4 -> new Event.Reading(id, at, ada, answer.from(), answer.id(), answer.technique(), full, 1 + random.nextInt(12),
+                        50 + random.nextInt(9000));
                 case 5 -> new Event.GateDecision(id, at, ben, Level.NOVICE, answer.from(), Side.LEFT, full, full ? "" : "-late, every time");
                 case 6 -> new Event.Keep(id, at, answer.id());
                 default -> new Event.Void(id, at, events.get(random.nextInt(events.size())).id());
@@ -131,7 +133,8 @@ class RecordFilesTest {
             cells.add(cells.remove(0));
             for (String cell : cells) {
                 String dialect = cell.equals("true") || cell.equals("false") ? cell.toUpperCase(java.util.Locale.ROOT)
-                        : cell.matches("-?\\d+\\.\\d+") ? cell.replace('.', ',') : cell.matches("\\d{4}-.*T.*Z") ? cell.replace('T', ' ').replace("Z", "") : cell;
+                        : cell.matches("-?\\d+\\.\\d+") ? cell.replace('.', ',')
+                        : cell.matches("\\d{4}-.*T.*Z") ? cell.replace('T', ' ').replace("Z", "") : cell;
                 back.append('"').append(dialect.replace("\"", "\"\"")).append("\";");
             }
             back.setLength(back.length() - 1);
@@ -169,11 +172,13 @@ class RecordFilesTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '>', value = {
-        "guard\" > guards\" > ending", "2026-09-14 > 14.9.2026 > at", "2026-09-14 > 2026-10-03 > at", "2026-09-14 > 1989-12-31 > at", "Ada Quill > Ada Q > person",
+        "guard\" > guards\" > ending", "2026-09-14 > 14.9.2026 > at", "2026-09-14 > 2026-10-03 > at", "2026-09-14 > 1989-12-31 > at",
+        "Ada Quill > Ada Q > person",
         "mount-low > mount-lowest > start", "\"round\" > \"rounds\" > kind", "\"start\" > \"role\":\"first\",\"start\" > role",
         "\"start\" > \"seconds\":\"4\",\"start\" > seconds", "\"start\" > \"seconds\":4.5,\"start\" > seconds", "\"start\" > \"seconds\":0,\"start\" > kind",
         "\"start\" > \"seconds\":1e999,\"start\" > seconds", "\"start\" > \"gap\":151,\"start\" > kind", "\"start\" > \"nothing\":1,\"start\" > nothing",
-        "\"start\" > \"id\":\"1-1-1-1-1\",\"start\" > id", "\"start\" > \"response\":\"x\",\"start\" > reaction", "\"start\" > \"partner\":\"Ada Quill\",\"start\" > kind",
+        "\"start\" > \"id\":\"1-1-1-1-1\",\"start\" > id", "\"start\" > \"response\":\"x\",\"start\" > reaction",
+        "\"start\" > \"partner\":\"Ada Quill\",\"start\" > kind",
         "\"start\" > \"endedIn\":\"nowhere\",\"start\" > endedIn", "\"start\":\"mount-low\", > \"x\":1,\"start\":\"mount-low\", > ''",
         "\"start\":\"mount-low\", > '' > start"})
     void whatIsWrongIsToldByItsLineAndField(String was, String is, String field) {
@@ -185,7 +190,8 @@ class RecordFilesTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "\n", "[]", "{}", "{\"format\":\"narrowgate-record/2\"}", "{\"format\":\"narrowgate-map/1\"}", "{\"format\":\"narrowgate-record/1\",\"x\":1}",
+    @ValueSource(strings = {"", "\n", "[]", "{}", "{\"format\":\"narrowgate-record/2\"}", "{\"format\":\"narrowgate-map/1\"}",
+        "{\"format\":\"narrowgate-record/1\",\"x\":1}",
         "kind,at\n"})
     void whatIsNoRecordIsRefused(String text) {
         assertThat(faults(() -> lines(text))).isNotEmpty();

@@ -45,9 +45,10 @@ record EventRow(UUID id, String kind, Instant at, Instant keptAt, UUID author, U
     static final String HELD = "held";
 
     static EventRow of(Event.Round round, Optional<Double> gap, Instant at, Instant keptAt, UUID author) {
-        return new EventRow(round.id(), ROUND, at, keptAt, author, round.person().orElse(null), round.partner().orElse(null), round.start().value(), code(round.side()),
-                round.ending().kind().map(Coded::code).orElse(HELD), value(round.ending().place()), round.seconds().orElse(null), value(round.reaction()),
-                value(round.response()), round.nothing(), gap.orElse(null), null, null, null, null, null, null, null, null, null);
+        return new EventRow(round.id(), ROUND, at, keptAt, author, round.person().orElse(null), round.partner().orElse(null),
+                round.start().value(), code(round.side()), round.ending().kind().map(Coded::code).orElse(HELD), value(round.ending().place()),
+                round.seconds().orElse(null), value(round.reaction()), value(round.response()), round.nothing(), gap.orElse(null), null, null, null, null,
+                null, null, null, null, null);
     }
 
     static EventRow of(Event.Void gone, Instant at, Instant keptAt, UUID author) {

@@ -33,6 +33,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -98,21 +99,14 @@ class RecordFiles {
         StoredMap map = maps.head(mapId);
         UUID self = people.of(by.id()).orElseThrow(() -> new NotFoundException(
                 "Nobody has said yet which of the people on the roster you are; ask whoever runs the gym."));
-        List<Event> own = new ArrayList<>();
-        Set<UUID> kept = new HashSet<>();
-        for (Event event : every(mapId, Optional.empty(), Optional.empty(), by)) {
-            Optional<Event> mine = event instanceof Event.Round round ? round.person().filter(self::equals).map(person -> without(round))
-                    : event instanceof Event.Void gone ? Optional.of(event).filter(one -> kept.contains(gone.event()))
-                    : Optional.of(event).filter(one -> person(one).filter(self::equals).isPresent());
-            mine.ifPresent(one -> {
-                kept.add(one.id());
-                own.add(one);
-            });
-        }
-        return RecordJson.write(map.index().map().title(), own, new Roster(people.everybody())::name);
+        List<Event> all = every(mapId, Optional.empty(), Optional.empty(), by);
+        Set<UUID> own = all.stream().filter(event -> person(event).filter(self::equals).isPresent()).map(Event::id).collect(Collectors.toSet());
+        return RecordJson.write(map.index().map().title(), all.stream()
+                .filter(event -> own.contains(event.id()) || event instanceof Event.Void gone && own.contains(gone.event()))
+                .map(event -> event instanceof Event.Round round ? without(round) : event).toList(), new Roster(people.everybody())::name);
     }
 
-    private static Event without(Event.Round round) {
+    private static Event.Round without(Event.Round round) {
         return new Event.Round(round.id(), round.at(), round.person(), Optional.empty(), round.start(), round.side(), round.ending(), round.seconds(),
                 round.reaction(), round.response(), round.nothing(), Optional.empty());
     }
@@ -223,7 +217,8 @@ class RecordFiles {
     private static List<Event> known(Looked looked) {
         Set<UUID> unknown = new HashSet<>();
         looked.unknown().forEach(one -> unknown.add(one.standIn()));
-        return looked.wanted().stream().map(one -> of(one, person -> Optional.of(person).filter(id -> !unknown.contains(id)))).flatMap(Optional::stream).toList();
+        return looked.wanted().stream().map(one -> of(one, person -> Optional.of(person).filter(id -> !unknown.contains(id))))
+                .flatMap(Optional::stream).toList();
     }
 
     /** The event with other people in it; empty where whoever it is about is nobody. */

@@ -28,7 +28,10 @@ interface RecordMapper {
             """;
 
     /** Another word whenever a file was read in, taken back or read in again. */
-    String IMPORTS = "(select count(*) || ' ' || count(i.undone_at) from record_import i where i.map_id = #{mapId})";
+    String IMPORTS = """
+            (select count(*) || ' ' || coalesce(md5(string_agg(i.id::text, ' ' order by i.id) filter (where i.undone_at is not null)), '')
+                from record_import i where i.map_id = #{mapId})
+            """;
 
     /** Rounds that nobody has taken out. */
     String STANDING = "e.kind = 'round' and " + NOT_VOID;
@@ -69,8 +72,8 @@ interface RecordMapper {
 
     /** What stands of somebody's rounds and repetitions, or of everybody's where nobody is named; in the order in which it happened, before an instant. */
     @Select(EVENT + """
-            where e.map_id = #{mapId} and (cast(#{person} as uuid) is null or e.person = #{person}) and e.person is not null and e.kind in ('round', 'repetitions')
-                and e.at < #{until} and
+            where e.map_id = #{mapId} and (cast(#{person} as uuid) is null or e.person = #{person}) and e.person is not null
+                and e.kind in ('round', 'repetitions') and e.at < #{until} and
             """ + NOT_VOID + "order by e.at, e.id")
     List<EventRow> of(@Param("mapId") UUID mapId, @Param("person") UUID person, @Param("until") Instant until);
 
@@ -160,14 +163,15 @@ interface RecordMapper {
     List<Kept> kept(UUID mapId);
 
     /** Another word whenever anything was kept, taken out or erased. */
-    @Select("select count(*) || ' ' || coalesce(max(e.kept_at), 'epoch') || ' ' || " + IMPORTS + " || ' ' || count(e.person) from record_event e where e.map_id = #{mapId}")
+    @Select("select count(*) || ' ' || coalesce(max(e.kept_at), 'epoch') || ' ' || count(e.person) || ' ' || " + IMPORTS
+            + "from record_event e where e.map_id = #{mapId}")
     String wholeState(UUID mapId);
 
     /** Another word whenever a round was kept, taken out or erased. */
     @Select("""
             select count(*) || ' ' || coalesce(max(e.kept_at), 'epoch') || ' ' || count(e.person) || ' ' ||
             """ + IMPORTS + """
-             from record_event e
+            from record_event e
             where e.map_id = #{mapId}
                 and (e.kind = 'round' or exists (select 1 from record_event r where r.map_id = e.map_id and r.id = e.voids and r.kind = 'round'))""")
     String state(UUID mapId);

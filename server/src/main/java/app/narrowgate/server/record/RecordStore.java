@@ -168,7 +168,8 @@ public class RecordStore implements Attended {
         } else if (event instanceof Event.Reading) {
             return Optional.empty();
         }
-        return Optional.of((Event.Void) event).filter(gone -> earlier.containsKey(gone.event()) || mapper.mayBeVoided(mapId, gone.event())).map(gone -> EventRow.of(gone, at, now, by));
+        return Optional.of((Event.Void) event).filter(gone -> earlier.containsKey(gone.event()) || mapper.mayBeVoided(mapId, gone.event()))
+                .map(gone -> EventRow.of(gone, at, now, by));
     }
 
     private static Set<UUID> named(Event event) {

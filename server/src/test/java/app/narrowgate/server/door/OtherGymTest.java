@@ -75,7 +75,7 @@ class OtherGymTest {
                 {"events":[{"id":"%s","kind":"round","at":"2026-11-20T10:00:00Z","person":"%s","start":"mount-low","ending":"guard"}]}"""
                 .formatted(UUID.randomUUID(), person));
         tamsin.post(map + "/record/imports", """
-                {"id":"%s","addPeople":false,"file":{"name":"term.csv","format":"table","text":"kind,at,start,ending\\nround,2026-10-20,mount-low,tap"}}"""
+                {"id":"%s","addPeople":false,"file":{"name":"term.csv","format":"table","text":"kind,at,start,ending\\nround,2024-10-20,mount-low,tap"}}"""
                 .formatted(UUID.randomUUID()));
         tamsin.put(map + "/standing/gates/novice", "{\"places\":[\"mount-low\"]}");
         tamsin.put(map + "/standing/goal", "{\"many\":300}");
