@@ -70,7 +70,7 @@ public class RecordBenchmark {
     }
 
     /** Rounds as they come on the map, half of them with their last answer, against partners of many weights. */
-    private static Optional<UUID> somebody(Random random) {
+    private static Optional<UUID> somebody(SplittableRandom random) {
         return Optional.of(new UUID(0, 1 + random.nextInt(24)));
     }
 
