@@ -11,6 +11,7 @@ import { Door } from "../ui/Door";
 import { Failed, Loading } from "../ui/Notice";
 import { onOther } from "../ui/kept";
 import { useTheme } from "../ui/theme";
+import { isOut } from "../ui/Waiting";
 import { Boundary, BoundedRoute } from "./Boundary";
 import { Frame } from "./Frame";
 import { Heading } from "../ui/Heading";
@@ -199,7 +200,7 @@ function Gatekeeper({ children }: { children: ReactNode }) {
   useEffect(() => {
     if (signedIn) wasIn.current = true;
   }, [signedIn]);
-  if (session.isError)
+  if (isOut(session))
     return <Failed problem={problemOf(session.error)} retry={() => void session.refetch()} />;
   if (!session.data) return <Loading what="Opening" />;
   // eslint-disable-next-line react-hooks/refs -- whether the page below is open decides, not what it shows
@@ -232,7 +233,7 @@ function FirstMap() {
   const maps = useMaps();
   const session = useSession();
   const mayEdit = useMay("edit-maps");
-  if (maps.isError) return <Failed problem={problemOf(maps.error)} retry={() => void maps.refetch()} />;
+  if (isOut(maps)) return <Failed problem={problemOf(maps.error)} retry={() => void maps.refetch()} />;
   if (!maps.data) return <Loading what="Opening" />;
   const first = maps.data.find((m) => !m.archived) ?? maps.data[0];
   if (!first) return <NoMap mayEdit={mayEdit} />;

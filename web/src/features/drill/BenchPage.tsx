@@ -3,7 +3,7 @@ import { Link, useSearchParams } from "react-router";
 import { problemOf, type Schemas } from "../../api/client";
 import { Heading } from "../../ui/Heading";
 import { Loading, Refused } from "../../ui/Notice";
-import { together, Waiting } from "../../ui/Waiting";
+import { isOut, together, Waiting } from "../../ui/Waiting";
 import { paths, useMap } from "../map";
 import { OddsControls, settingQuery } from "../odds";
 import { AddLink, Controls } from "./Controls";
@@ -52,7 +52,7 @@ export function BenchPage() {
         </p>
         <ReadFile map={data.map} />
       </nav>
-      {found.isError ? (
+      {isOut(found) ? (
         <main className="p-5">
           <Heading>Bench</Heading>
           <Refused problem={problemOf(found.error)} />

@@ -4,7 +4,7 @@ import { problemOf, type Schemas } from "../../api/client";
 import { rewritten, useAddress } from "../../ui/address";
 import { Heading } from "../../ui/Heading";
 import { Loading, Refused } from "../../ui/Notice";
-import { together, Waiting } from "../../ui/Waiting";
+import { isOut, together, Waiting } from "../../ui/Waiting";
 import { paths, useMap } from "../map";
 import { usePictures } from "../picture";
 import { sourceName, useDesign, useFound, usePlan, type Drill, type Found, type Plan } from "./design";
@@ -25,7 +25,7 @@ export function SheetPage() {
   const found = useFound(map.data);
   const ready = together({ map });
   if (!ready.data) return <Waiting what="Writing the sheet" on={ready} />;
-  if (found.isError) {
+  if (isOut(found)) {
     return (
       <main className="p-5">
         <Heading>Sheet</Heading>
@@ -77,7 +77,7 @@ function Sheet({ map, found }: { map: Schemas["Map"]; found: Found }) {
           </button>
         )}
       </nav>
-      {plan.isError ? (
+      {isOut(plan) ? (
         <Refused problem={problemOf(plan.error)} />
       ) : plan.data ? (
         <Form map={map} form={form} drill={drill} plan={plan.data} />

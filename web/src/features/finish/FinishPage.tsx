@@ -5,7 +5,7 @@ import { indexOf } from "../../model/mapIndex";
 import { Gate } from "../../ui/Gate";
 import { Heading } from "../../ui/Heading";
 import { Caution, Failed } from "../../ui/Notice";
-import { together, Waiting } from "../../ui/Waiting";
+import { isOut, together, Waiting } from "../../ui/Waiting";
 import { lowerFirst, paths, useMap } from "../map";
 import { SettingLine, settingQuery } from "../odds";
 import { PlacePicture } from "../picture";
@@ -29,7 +29,7 @@ export function FinishPage() {
 function TakenApart({ map, hold }: { map: Schemas["Map"]; hold: string }) {
   const ladder = useLadder(map, hold);
   if (ladder.isError && problemOf(ladder.error).status === 404) return <NoSuchHold map={map} />;
-  if (ladder.isError) return <Failed problem={problemOf(ladder.error)} retry={() => void ladder.refetch()} />;
+  if (isOut(ladder)) return <Failed problem={problemOf(ladder.error)} retry={() => void ladder.refetch()} />;
   if (!ladder.data) return <Waiting what="Taking it apart" on={together({ ladder })} />;
   return <Page map={map} ladder={ladder.data} busy={ladder.isPlaceholderData} />;
 }

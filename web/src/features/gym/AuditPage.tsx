@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import { api, problemOf, unwrap } from "../../api/client";
 import { Heading } from "../../ui/Heading";
 import { Failed, Loading } from "../../ui/Notice";
+import { isOut } from "../../ui/Waiting";
 import { whenInWords } from "../../ui/when";
 
 const AT_ONCE = 50;
@@ -16,7 +17,7 @@ export function AuditPage() {
     initialPageParam: undefined as number | undefined,
     getNextPageParam: (last) => (last.length < AT_ONCE ? undefined : last.at(-1)?.id),
   });
-  if (audit.isError) return <Failed problem={problemOf(audit.error)} retry={() => void audit.refetch()} />;
+  if (isOut(audit)) return <Failed problem={problemOf(audit.error)} retry={() => void audit.refetch()} />;
   if (!audit.data) return <Loading what="Looking back" />;
   const noted = audit.data.pages.flat();
   return (

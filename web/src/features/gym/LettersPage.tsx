@@ -3,12 +3,13 @@ import { Link } from "react-router";
 import { api, problemOf, unwrap } from "../../api/client";
 import { Heading } from "../../ui/Heading";
 import { Failed, Loading } from "../../ui/Notice";
+import { isOut } from "../../ui/Waiting";
 import { whenInWords } from "../../ui/when";
 
 /** What would be sent: this house has no mail server, so letters wait here to be handed on. */
 export function LettersPage() {
   const letters = useQuery({ queryKey: ["letters"], queryFn: () => unwrap(api.GET("/api/mail")) });
-  if (letters.isError)
+  if (isOut(letters))
     return <Failed problem={problemOf(letters.error)} retry={() => void letters.refetch()} />;
   if (!letters.data) return <Loading what="Looking for letters" />;
   return (

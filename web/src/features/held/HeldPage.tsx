@@ -10,7 +10,7 @@ import { Toggle } from "./Toggle";
 import { Question } from "./Question";
 import { BeforeAnyMark, LikeliestInSight, LikelyPlaces } from "./LikelyPlaces";
 import { Heading } from "../../ui/Heading";
-import { together, Waiting } from "../../ui/Waiting";
+import { isOut, together, Waiting } from "../../ui/Waiting";
 
 /** From what is held to where one is, and the first thing to do about it. */
 export function HeldPage() {
@@ -70,7 +70,7 @@ export function HeldPage() {
         >
           {!isMarked(marks) ? (
             <BeforeAnyMark map={data.map} odds={data.odds} />
-          ) : likely.isError ? (
+          ) : isOut(likely) ? (
             <Refused problem={problemOf(likely.error)} />
           ) : judged ? (
             <LikelyPlaces map={data.map} odds={data.odds} judged={judged} />

@@ -3,7 +3,7 @@ import { problemOf, type Schemas } from "../../api/client";
 import { indexOf } from "../../model/mapIndex";
 import { Heading } from "../../ui/Heading";
 import { Loading, Refused } from "../../ui/Notice";
-import { together, Waiting } from "../../ui/Waiting";
+import { isOut, together, Waiting } from "../../ui/Waiting";
 import { FeederSheet, Starts, usePlan } from "../drill";
 import { paths, placeTitle, reactionTitle, useMap } from "../map";
 import { PlacePicture } from "../picture";
@@ -89,7 +89,7 @@ function OneSheet({ map, line }: { map: Schemas["Map"]; line: Line }) {
       <p className="font-semibold">
         {partLabel(line.unit)}, minute {line.from} to {line.from + line.minutes}
       </p>
-      {plan.isError ? (
+      {isOut(plan) ? (
         <Refused problem={problemOf(plan.error)} />
       ) : plan.data ? (
         <FeederSheet drill={drill} plan={plan.data} starts={<Starts map={map} plan={plan.data} />} part />

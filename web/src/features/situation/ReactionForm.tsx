@@ -1,6 +1,7 @@
 import { problemOf, type Schemas } from "../../api/client";
 import { techniqueOf } from "../map";
 import { Refused } from "../../ui/Notice";
+import { isOut } from "../../ui/Waiting";
 import { freeId, takenIds } from "../../model/ids";
 import { PartForm, REACTION_FIELDS, textOf, usePart } from "../workshop";
 import { indexOf } from "../../model/mapIndex";
@@ -53,7 +54,7 @@ export function ReactionForm({
   onDone: () => void;
 }) {
   const part = usePart(map, "reactions", reaction.id);
-  if (part.isError) return <Refused problem={problemOf(part.error)} />;
+  if (isOut(part)) return <Refused problem={problemOf(part.error)} />;
   if (!part.data) return null;
   return (
     <PartForm

@@ -1,5 +1,6 @@
 import { api, problemOf, unwrap, type Schemas } from "../../api/client";
 import { Refused } from "../../ui/Notice";
+import { isOut } from "../../ui/Waiting";
 import { MoveResponse } from "./MoveResponse";
 import { freeId, retiredResponses } from "../../model/ids";
 import { PartForm, RESPONSE_FIELDS, textOf, usePart, type Part } from "../workshop";
@@ -22,7 +23,7 @@ export function ResponseForm({
   onDone: () => void;
 }) {
   const part = usePart(map, "reactions", reaction);
-  if (part.isError) return <Refused problem={problemOf(part.error)} />;
+  if (isOut(part)) return <Refused problem={problemOf(part.error)} />;
   if (!part.data) return null;
   const whole = part.data;
   const responses = (whole.responses as Part[] | undefined) ?? [];

@@ -7,7 +7,7 @@ import { SeenFrom } from "../../ui/body/SeenFrom";
 import { Heading } from "../../ui/Heading";
 import { Caution, Loading, Refused } from "../../ui/Notice";
 import { Picker } from "../../ui/Picker";
-import { together, Waiting } from "../../ui/Waiting";
+import { isOut, together, Waiting } from "../../ui/Waiting";
 import { paths, useMap } from "../map";
 import { settingQuery } from "../odds";
 import { BasePicture } from "./BasePicture";
@@ -46,7 +46,7 @@ function WeighedPlace({ map, situation }: { map: Schemas["Map"]; situation: Sche
     <div className="lg:grid lg:min-h-[calc(100dvh-82px)] lg:grid-cols-[minmax(0,1.24fr)_minmax(0,1fr)]">
       <main className="min-w-0 px-5 pt-2 pb-8">
         <Where map={map} situation={situation} asked={asked} ask={ask} />
-        {weight.isError ? (
+        {isOut(weight) ? (
           <div className="mt-4">
             <Refused problem={problemOf(weight.error)} />
           </div>
@@ -61,7 +61,7 @@ function WeighedPlace({ map, situation }: { map: Schemas["Map"]; situation: Sche
         aria-label="What if"
         aria-busy={weight.isPlaceholderData}
       >
-        {weight.data && !weight.isError && <Figured weight={weight.data} asked={asked} ask={ask} />}
+        {weight.data && !isOut(weight) && <Figured weight={weight.data} asked={asked} ask={ask} />}
       </section>
     </div>
   );

@@ -16,7 +16,7 @@ import { textOf, usePart, type Part } from "./parts";
 import { hasDraft } from "../../ui/draft";
 import { Heading } from "../../ui/Heading";
 import { useWide } from "../../ui/media";
-import { together, Waiting } from "../../ui/Waiting";
+import { isOut, together, Waiting } from "../../ui/Waiting";
 
 /** Every part of the map: its kind by their names, and beside them the one that is edited. */
 export function WorkshopPage() {
@@ -200,7 +200,7 @@ function CopiedPart({
   onDone: (id?: string) => void;
 }) {
   const part = usePart(map, list, id);
-  if (part.isError) return <Failed problem={problemOf(part.error)} retry={() => void part.refetch()} />;
+  if (isOut(part)) return <Failed problem={problemOf(part.error)} retry={() => void part.refetch()} />;
   if (!part.data) return <p className="p-5 text-quiet">Opening …</p>;
   const content = Object.fromEntries(Object.entries(part.data).filter(([name]) => name !== "id"));
   const title = titleIn(map, list, id);
@@ -248,7 +248,7 @@ function EditPart({
   }, [again, isThere, seen, toList]);
   const kind = PART_KINDS[list];
   const title = titleIn(map, list, id);
-  if (part.isError) return <Failed problem={problemOf(part.error)} retry={() => void part.refetch()} />;
+  if (isOut(part)) return <Failed problem={problemOf(part.error)} retry={() => void part.refetch()} />;
   if (!part.data) return <p className="p-5 text-quiet">Opening …</p>;
   const watch = list === "situations" ? id : list === "reactions" ? String(part.data.from) : undefined;
   return (

@@ -10,6 +10,8 @@ import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.Media;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -18,6 +20,8 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 /** From the map to the drill: an instructor finds a hole, answers it, sees every odd move, and prints a sheet. */
 class FirstLightStory extends Story {
+
+    private static final long LONG_AGO = Instant.parse("2026-03-02T18:00:00Z").toEpochMilli();
 
     /** The number on a situation's gate on the map. */
     private static int onMap(Page page, String situation) {
@@ -94,15 +98,42 @@ class FirstLightStory extends Story {
     @Test
     void whatWasTypedSurvivesAnEndedSession() {
         Page page = browser.freshlySignedIn();
+        // Nothing grows old where time stands still, so nothing is asked for before somebody saves.
+        page.clock().setFixedTime(LONG_AGO);
+        Locator technique = typeAnAnswer(page);
+        endSession(page);
+        page.getByRole(AriaRole.BUTTON, named("Save").setExact(true)).click();
+        signInAgainAndSave(page, technique);
+    }
+
+    /** A page looks again, for what it shows has grown old, and is told that nobody is signed in any more. */
+    @Test
+    void whatWasTypedSurvivesWhenThePageItselfFindsOut() {
+        Page page = browser.freshlySignedIn();
+        page.clock().setFixedTime(LONG_AGO);
+        Locator technique = typeAnAnswer(page);
+        endSession(page);
+        page.clock().setFixedTime(LONG_AGO + Duration.ofHours(1).toMillis());
+        page.evaluate("window.dispatchEvent(new Event('visibilitychange'))");
+        signInAgainAndSave(page, technique);
+    }
+
+    /** Types what is done about a reaction, and waits until it has been solved. */
+    private static Locator typeAnAnswer(Page page) {
         Browser.open(page, "High, knees in the armpits");
         page.getByRole(AriaRole.BUTTON, named("Add what you do")).click();
         Locator technique = page.getByRole(AriaRole.COMBOBOX, named("What you do"));
         technique.fill("Bump and turn");
         technique.press("Enter");
-        // What was typed has been solved: nothing more is asked for before somebody saves.
         assertThat(page.getByRole(AriaRole.STATUS, named("The odds as they would be"))).containsText("Here");
+        return technique;
+    }
+
+    private static void endSession(Page page) {
         page.context().clearCookies(new BrowserContext.ClearCookiesOptions().setName("NGSESSION"));
-        page.getByRole(AriaRole.BUTTON, named("Save").setExact(true)).click();
+    }
+
+    private static void signInAgainAndSave(Page page, Locator technique) {
         assertThat(page.getByRole(AriaRole.HEADING, named("Sign in again"))).isVisible();
         page.getByLabel("Name", EXACT).fill("tamsin");
         page.getByLabel("Password").fill("open-the-gate");
@@ -111,6 +142,9 @@ class FirstLightStory extends Story {
         assertThat(technique).hasValue("Bump and turn");
         page.getByRole(AriaRole.BUTTON, named("Save").setExact(true)).click();
         assertThat(page.getByRole(AriaRole.HEADING, named("Bump and turn"))).isVisible();
+        page.keyboard().press("Control+z");
+        assertThat(page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("Taken back:")))
+                .hasCount(1);
     }
 
     /** Two instructors and one tablet. */
