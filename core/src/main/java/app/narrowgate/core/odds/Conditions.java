@@ -166,7 +166,9 @@ public final class Conditions {
     }
 
     private Shift shift(Reaction reaction) {
-        return shifts.computeIfAbsent(reaction.technique(), id -> shift(technique(reaction)));
+        // Asked for very often by several at once, and computing where it is there already may make them wait for each other.
+        Shift known = shifts.get(reaction.technique());
+        return known != null ? known : shifts.computeIfAbsent(reaction.technique(), id -> shift(technique(reaction)));
     }
 
     private Shift shift(Technique technique) {

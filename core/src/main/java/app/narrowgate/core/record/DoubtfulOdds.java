@@ -22,7 +22,7 @@ public final class DoubtfulOdds {
     private static final double GAP = 1e-3;
 
     /** Draws are made in so many streams of random numbers, whichever thread makes them: the same seed, the same odds. */
-    private static final int STREAMS = 8;
+    private static final int STREAMS = 4;
 
     private final SolvedMap likely;
     /** {@code worth[place]}: what it is worth in each draw, ascending; behind the places, the starts. */

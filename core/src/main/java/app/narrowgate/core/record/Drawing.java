@@ -1,14 +1,12 @@
 package app.narrowgate.core.record;
 
 import app.narrowgate.core.map.Clock;
-import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.LinkRef;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Response;
 import app.narrowgate.core.odds.InTime;
 import app.narrowgate.core.odds.Rates;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,7 +17,7 @@ import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.statistics.distribution.ContinuousDistribution;
 import org.apache.commons.statistics.distribution.GammaDistribution;
 
-/** Draws figures from what is believed of them. */
+/** Draws figures from what is believed of them, for the very map of which it is believed. */
 final class Drawing implements Supplier<Rates> {
 
     /** What a drawn chance cannot come nearer to 0 and 1 than, where rounds speak for several at once. */
@@ -30,9 +28,7 @@ final class Drawing implements Supplier<Rates> {
     private final Joint joint;
     private final List<Together.Sampler> off = new ArrayList<>();
     private final double[] likely;
-    /** Where what is drawn of a reaction, or of a link, stands. */
-    private final Map<Id, Integer> reactions = new HashMap<>();
-    private final Map<LinkRef, Integer> links = new HashMap<>();
+    private final Map<Reaction, Place> places = new IdentityHashMap<>();
     private final List<Drawn> works = new ArrayList<>();
     private final List<Drawn> answers = new ArrayList<>();
     private final List<Mean> clocks = new ArrayList<>();
@@ -44,6 +40,10 @@ final class Drawing implements Supplier<Rates> {
      * @param alone draws it by itself
      */
     private record Drawn(int together, Together.Sampler alone) {
+    }
+
+    /** Where what is drawn of a reaction stands: its own chance, and the first of its answers, which follow one another. */
+    private record Place(int works, int answers) {
     }
 
     /** A clock's mean time; two places may have equal clocks. */
@@ -59,7 +59,7 @@ final class Drawing implements Supplier<Rates> {
         this.likely = together.figures().stream().mapToDouble(Together.Figure::likely).toArray();
         for (Reaction reaction : beliefs.index().map().reactions()) {
             Optional<Integer> at = together.works(reaction.id()).filter(figure -> together.figures().get(figure).scale() > 0);
-            reactions.put(reaction.id(), works.size());
+            places.put(reaction, new Place(works.size(), answers.size()));
             works.add(new Drawn(at.orElse(-1), at.isPresent() ? null : beliefs.noted(reaction).sampler(provider)));
             double likelyWeights = reaction.responses().stream().mapToDouble(one -> beliefs.weight(reaction, one)).sum();
             for (Response response : reaction.responses()) {
@@ -67,7 +67,6 @@ final class Drawing implements Supplier<Rates> {
                 double alpha = beliefs.noted(reaction, response);
                 double mean = beliefs.weight(reaction, response) / likelyWeights;
                 Together.Sampler gamma = gamma(alpha, provider);
-                links.put(link, answers.size());
                 answers.add(new Drawn(together.answer(link).orElse(-1), () -> Math.max(Double.MIN_NORMAL, gamma.next() * mean / alpha)));
             }
         }
@@ -87,6 +86,14 @@ final class Drawing implements Supplier<Rates> {
         return () -> InTime.SHAPE * runs * seconds / gamma.next();
     }
 
+    private static int place(List<Response> responses, Response response) {
+        int place = 0;
+        while (responses.get(place) != response) {
+            place++;
+        }
+        return place;
+    }
+
     private double[] values(List<Drawn> of, double[] drawn, double most) {
         double[] values = new double[of.size()];
         for (int i = 0; i < values.length; i++) {
@@ -99,7 +106,11 @@ final class Drawing implements Supplier<Rates> {
     /** All of them, drawn once more. */
     @Override
     public Rates get() {
-        double[] drawn = joint.drawn(off.stream().mapToDouble(Together.Sampler::next).toArray(), random);
+        double[] before = new double[off.size()];
+        for (int i = 0; i < before.length; i++) {
+            before[i] = off.get(i).next();
+        }
+        double[] drawn = joint.drawn(before, random);
         double[] chances = values(works, drawn, 1 - LEAST);
         double[] weights = values(answers, drawn, Double.MAX_VALUE);
         Map<Clock, Double> seconds = new IdentityHashMap<>();
@@ -107,12 +118,12 @@ final class Drawing implements Supplier<Rates> {
         return new Rates() {
             @Override
             public double works(Reaction reaction) {
-                return chances[reactions.get(reaction.id())];
+                return chances[places.get(reaction).works()];
             }
 
             @Override
             public double weight(Reaction reaction, Response response) {
-                return weights[links.get(new LinkRef(reaction.id(), response.id()))];
+                return weights[places.get(reaction).answers() + place(reaction.responses(), response)];
             }
 
             @Override

@@ -14,72 +14,70 @@ import org.ojalgo.matrix.store.R064Store;
  * each kind of round, the outer product of the score of its figures, which is what was expected less what would have been expected without
  * knowing the end (Louis 1982, on the information that is missing in EM; Berndt, Hall, Hall and Hausman 1974, on the outer product). A draw
  * starts from a draw of what was believed before, which need not be normal, and is pulled as the rounds pull (randomised maximum likelihood;
- * Oliver, He and Reynolds 1996): where no round speaks, it stays as it was drawn. Cost: O(n³ + n²·kinds) once and O(n² + n·kinds) a draw, for n
- * figures.
+ * Oliver, He and Reynolds 1996): where no round speaks, it stays as it was drawn. There are more figures than kinds of round, so nothing of
+ * the size of figures by figures is made: with the scores S, what was believed before of variance V, and W = (1 + S·V·Sᵀ)⁻¹·S·V, the variance
+ * of what is believed is V - V·Sᵀ·W (Woodbury), and a draw d of what was believed before becomes d + Wᵀ·(e - S·d) with standard normal e
+ * (Matheron's rule; Journel and Huijbregts 1978). Cost: O(n·k² + k³) once and O(n·k) a draw, for n figures and k kinds of round.
  */
 final class Joint {
 
-    /** Index figure: 1 over the variance of what was believed before. */
+    /** Index figure: the variance of what was believed before. */
     private final double[] before;
-    /** Index kind, figure: the score, times the root of how many rounds there were. */
+    /** Index figure, kind: the score, times the root of how many rounds there were. A sum over figures runs along its rows. */
     private final double[][] scores;
-    /** The inverse of all information. */
-    private final double[][] variance;
+    /** W, index kind, figure. */
+    private final double[][] gain;
+    private final int kinds;
 
     /**
-     * @param before index figure: 1 over the variance of what was believed before, above 0
+     * @param precision index figure: 1 over the variance of what was believed before, above 0
      * @param scores a row for each kind of round, index figure, times the root of how many there were
      */
-    Joint(double[] before, double[][] scores) {
-        this.before = before;
-        this.scores = scores;
-        this.variance = inverse();
+    Joint(double[] precision, double[][] scores) {
+        int n = precision.length;
+        this.kinds = scores.length;
+        this.before = new double[n];
+        this.scores = new double[n][kinds];
+        for (int i = 0; i < n; i++) {
+            before[i] = 1 / precision[i];
+            for (int kind = 0; kind < kinds; kind++) {
+                this.scores[i][kind] = scores[kind][i];
+            }
+        }
+        this.gain = n == 0 || kinds == 0 ? new double[kinds][n] : gain(scores);
     }
 
-    private double[][] inverse() {
+    private double[][] gain(double[][] scores) {
         int n = before.length;
-        double[][] information = new double[n][n];
-        for (double[] score : scores) {
+        double[][] weighed = new double[kinds][n];
+        for (int kind = 0; kind < kinds; kind++) {
             for (int i = 0; i < n; i++) {
-                double one = score[i];
-                if (one != 0) {
-                    double[] row = information[i];
-                    for (int j = 0; j <= i; j++) {
-                        row[j] += one * score[j];
-                    }
-                }
+                weighed[kind][i] = scores[kind][i] * before[i];
             }
         }
-        for (int i = 0; i < n; i++) {
-            for (int j = 0; j < i; j++) {
-                information[j][i] = information[i][j];
-            }
-            information[i][i] += before[i];
-        }
-        if (n == 0) {
-            return information;
-        }
-        Cholesky<Double> cholesky = Cholesky.R064.make(n, n);
-        cholesky.decompose(R064Store.FACTORY.rows(information));
-        MatrixStore<Double> inverse = cholesky.getInverse();
-        return inverse.toRawCopy2D();
+        R064Store pulled = R064Store.FACTORY.rows(weighed);
+        MatrixStore<Double> of = pulled.multiply(R064Store.FACTORY.rows(this.scores));
+        Cholesky<Double> cholesky = Cholesky.R064.make(kinds, kinds);
+        cholesky.decompose(R064Store.FACTORY.makeEye(kinds, kinds).add(of));
+        return cholesky.getSolution(pulled).toRawCopy2D();
     }
 
     /** What is left of the variance of a figure. */
     double variance(int figure) {
-        return variance[figure][figure];
+        double taken = 0;
+        for (int kind = 0; kind < kinds; kind++) {
+            taken += scores[figure][kind] * gain[kind][figure];
+        }
+        return before[figure] * (1 - taken);
     }
 
     /** The variance of all of them, times {@code of}. */
     double[] varied(double[] of) {
         double[] varied = new double[of.length];
         for (int i = 0; i < of.length; i++) {
-            double sum = 0;
-            for (int j = 0; j < of.length; j++) {
-                sum += variance[i][j] * of[j];
-            }
-            varied[i] = sum;
+            varied[i] = before[i] * of[i];
         }
+        pull(varied, scored(varied));
         return varied;
     }
 
@@ -89,26 +87,36 @@ final class Joint {
      * @param drawn index figure: how far a draw of what was believed before lies from its mean
      */
     double[] drawn(double[] drawn, SplittableRandom random) {
-        int n = drawn.length;
-        double[] pull = new double[n];
-        for (int i = 0; i < n; i++) {
-            pull[i] = before[i] * drawn[i];
+        double[] off = drawn.clone();
+        double[] scored = scored(drawn);
+        for (int kind = 0; kind < kinds; kind++) {
+            scored[kind] -= random.nextGaussian();
         }
-        for (double[] score : scores) {
-            double noise = random.nextGaussian();
-            for (int i = 0; i < n; i++) {
-                pull[i] += noise * score[i];
-            }
-        }
-        double[] off = new double[n];
-        for (int i = 0; i < n; i++) {
-            double sum = 0;
-            double[] row = variance[i];
-            for (int j = 0; j < n; j++) {
-                sum += row[j] * pull[j];
-            }
-            off[i] = sum;
-        }
+        pull(off, scored);
         return off;
+    }
+
+    /** S times {@code of}. */
+    private double[] scored(double[] of) {
+        double[] scored = new double[kinds];
+        for (int i = 0; i < of.length; i++) {
+            double one = of[i];
+            double[] score = scores[i];
+            for (int kind = 0; kind < kinds; kind++) {
+                scored[kind] += score[kind] * one;
+            }
+        }
+        return scored;
+    }
+
+    /** Takes Wᵀ times {@code scored} from {@code of}. */
+    private void pull(double[] of, double[] scored) {
+        for (int kind = 0; kind < kinds; kind++) {
+            double one = scored[kind];
+            double[] row = gain[kind];
+            for (int i = 0; i < of.length; i++) {
+                of[i] -= one * row[i];
+            }
+        }
     }
 }

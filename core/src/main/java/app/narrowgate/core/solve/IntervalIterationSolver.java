@@ -10,7 +10,9 @@ import java.util.Arrays;
  *
  * <p>Method: interval iteration (Haddad and Monmege, "Interval iteration algorithm for MDPs and IMDPs", 2018), the
  * upper bound pulled down on end components (Kelmendi et al. 2018), component by component against the arrows, each
- * sweep in place (Gauss–Seidel); a component that mixes slowly is finished by a {@link StrategyGuess}. Every sweep
+ * sweep in place (Gauss–Seidel). An option of which the upper bound falls below the situation's lower bound is looked at no
+ * more (MacQueen, "A test for suboptimal actions in Markovian decision problems", 1967; cited from memory), which changes
+ * neither bound. A component that mixes slowly is finished by a {@link StrategyGuess}. Every sweep
  * rounds outwards by what double arithmetic can lose, so both bounds hold in exact arithmetic on the game's rates at
  * every moment, whatever the number of sweeps. Where they cannot be brought together, because the work ran out or a
  * loop is so slow that rounding fills the gap, the result says that it did not converge.
@@ -48,6 +50,9 @@ public final class IntervalIterationSolver {
     private final double[] lower;
     private final double[] upper;
     private final int[] choice;
+    /** Options that may still be the best of their situation, in the map's order; those of one stand from its first option to its {@link #openEnd}. */
+    private final int[] open;
+    private final int[] openEnd;
     private final EndComponents endComponents;
     private final StrategyGuess guess;
     private final WorkBudget budget = new WorkBudget(MOST_WORK);
@@ -61,6 +66,8 @@ public final class IntervalIterationSolver {
         this.lower = game.worth.clone();
         this.upper = game.worth.clone();
         this.choice = new int[game.situations];
+        this.open = new int[game.options()];
+        this.openEnd = new int[game.situations];
         this.endComponents = new EndComponents(moves);
         this.guess = new StrategyGuess(moves, endComponents);
     }
@@ -86,6 +93,7 @@ public final class IntervalIterationSolver {
         Components components = components();
         Arrays.fill(upper, 0, game.situations, 1);
         Arrays.fill(choice, NONE);
+        openAll();
         double own = Math.max(LEAST_OWN_GAP, Math.min(gap > GAP ? gap : OWN_GAP, 0.5 * gap / Math.max(1, components.count())));
         for (int c = 0; c < components.count(); c++) {
             int from = components.start()[c];
@@ -99,6 +107,18 @@ public final class IntervalIterationSolver {
             }
         }
         return new Solution(lower, upper, choices(), sweeps, widest() <= gap);
+    }
+
+    private void openAll() {
+        for (int s = 0; s < game.situations; s++) {
+            int end = game.optionStart[s];
+            for (int o = game.optionStart[s]; o < game.optionStart[s + 1]; o++) {
+                if (moves.leaves[o]) {
+                    open[end++] = o;
+                }
+            }
+            openEnd[s] = end;
+        }
     }
 
     private Choice[] choices() {
@@ -230,14 +250,13 @@ public final class IntervalIterationSolver {
     private boolean sweepLower(int[] members) {
         boolean moved = false;
         for (int s : members) {
-            for (int o = game.optionStart[s]; o < game.optionStart[s + 1]; o++) {
-                if (moves.leaves[o]) {
-                    double v = moves.valueDown(s, o, lower);
-                    if (v > lower[s] + TRUE_GAIN) {
-                        lower[s] = v;
-                        choice[s] = o;
-                        moved = true;
-                    }
+            int end = openEnd[s];
+            for (int i = game.optionStart[s]; i < end; i++) {
+                double v = moves.valueDown(s, open[i], lower);
+                if (v > lower[s] + TRUE_GAIN) {
+                    lower[s] = v;
+                    choice[s] = open[i];
+                    moved = true;
                 }
             }
         }
@@ -247,7 +266,17 @@ public final class IntervalIterationSolver {
     private boolean sweepUpper(int[] members) {
         boolean moved = false;
         for (int s : members) {
-            double best = moves.bestUp(s, upper);
+            double best = game.worth[s];
+            int end = openEnd[s];
+            int left = game.optionStart[s];
+            for (int i = left; i < end; i++) {
+                double v = moves.valueUp(s, open[i], upper);
+                if (v >= lower[s]) {
+                    best = Math.max(best, v);
+                    open[left++] = open[i];
+                }
+            }
+            openEnd[s] = left;
             if (best < upper[s]) {
                 upper[s] = best;
                 moved = true;

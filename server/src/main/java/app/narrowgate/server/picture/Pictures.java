@@ -42,9 +42,11 @@ public class Pictures {
     private record Ends(Bodies from, Bodies to) {
     }
 
-    private final Cache<Bodies, Bodies> solved = Caffeine.newBuilder().maximumSize(MOST).build();
-    private final Cache<Seen, Picture> drawn = Caffeine.newBuilder().maximumSize(MOST).build();
-    private final Cache<Ends, Transition> ways = Caffeine.newBuilder().maximumSize(MOST).build();
+    /** What two bodies come to hangs on nothing but themselves, so it outlives a house that is closed and opened again in one virtual machine. */
+    private static final Cache<Bodies, Bodies> SOLVED = Caffeine.newBuilder().maximumSize(MOST).build();
+    private static final Cache<Seen, Picture> DRAWN = Caffeine.newBuilder().maximumSize(MOST).build();
+    private static final Cache<Ends, Transition> WAYS = Caffeine.newBuilder().maximumSize(MOST).build();
+
     /** A view changes with its revision only, and is rendered once if it is one object. */
     private final Cache<StoredMap, PicturesView> views = Caffeine.newBuilder().weakKeys().build();
 
@@ -96,12 +98,12 @@ public class Pictures {
 
     /** The same of a map as it would be. */
     Postures postures(EscapeMap map) {
-        return Postures.of(map, rough -> solved.get(rough, Relaxation::of));
+        return Postures.of(map, rough -> SOLVED.get(rough, Relaxation::of));
     }
 
     /** How two bodies get from one posture to another. */
     Transition way(Bodies from, Bodies to) {
-        return ways.get(new Ends(from, to), ends -> Transition.of(ends.from(), ends.to(), BETWEEN));
+        return WAYS.get(new Ends(from, to), ends -> Transition.of(ends.from(), ends.to(), BETWEEN));
     }
 
     /** A posture as it is seen. */
@@ -111,6 +113,6 @@ public class Pictures {
 
     /** Two bodies as they are seen from there. */
     Picture draw(Bodies bodies, View view) {
-        return drawn.get(new Seen(bodies, view), seen -> Drawing.of(seen.bodies(), seen.view()));
+        return DRAWN.get(new Seen(bodies, view), seen -> Drawing.of(seen.bodies(), seen.view()));
     }
 }
