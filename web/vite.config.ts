@@ -8,6 +8,8 @@ export default defineConfig({
   server: { proxy: { "/api": "http://127.0.0.1:8080" } },
   test: {
     pool: "threads",
+    // A new window for every file would take longer than all tests in it; what a test changes it puts back.
+    isolate: false,
     maxWorkers: 2,
     projects: [
       { extends: true, test: { name: "logic", environment: "node", include: ["src/**/*.test.ts"] } },
