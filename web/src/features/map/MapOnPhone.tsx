@@ -32,6 +32,7 @@ export function MapOnPhone({ map, odds, beside }: { map: Schemas["Map"]; odds: O
     const at = odds.situations[s.id];
     const was = beside.odds?.situations[s.id]?.worth;
     const by = at && was !== undefined ? difference(was, at.worth) : "";
+    const learned = beside.learned?.places[s.id];
     return (
       at && (
         <a
@@ -50,18 +51,13 @@ export function MapOnPhone({ map, odds, beside }: { map: Schemas["Map"]; odds: O
             >
               {STAGE_LABEL[s.stage!]}
             </span>
-            <span className="font-semibold" data-odds>
+            <span className={learned?.tooLittle ? "text-quiet" : "font-semibold"} data-odds>
               {hundred(at.worth)}
             </span>
             {by && <span className="text-[13.5px] text-quiet">{by}</span>}
-            <span className="sr-only"> of 100: </span>
+            <span className="sr-only"> of 100{learned?.tooLittle && ", too little to say"}: </span>
           </span>
-          <Gate
-            worth={at.worth}
-            beside={was}
-            doubt={beside.learned?.places[s.id]}
-            late={s.stage === "last-chance"}
-          />
+          <Gate worth={at.worth} beside={was} doubt={learned} late={s.stage === "last-chance"} />
           <span className="line-clamp-2 pt-0.5 text-[13.5px] leading-[15px]" style={narrowness(at.worth)}>
             {s.title}
           </span>

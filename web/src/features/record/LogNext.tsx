@@ -90,7 +90,7 @@ function IntoClass({ mapId, places }: { mapId: string; places: string[] }) {
     onSuccess: () => put.reset(),
   });
   const next = nearest(classes.data ?? [], isoDay(new Date()));
-  const coming = next && !next.ran && next.day >= isoDay(new Date()) ? next : undefined;
+  const coming = next?.ran ? undefined : next;
   if (!coming) return null;
   const all = ["", "it", "both", "all three"][places.length] ?? "all of them";
   const failed = put.error ?? back.error;

@@ -21,6 +21,7 @@ import app.narrowgate.exchange.drill.DrillJson;
 import app.narrowgate.exchange.drill.DrillMarkdown;
 import app.narrowgate.server.account.SignedIn;
 import app.narrowgate.server.door.Needs;
+import app.narrowgate.server.download.Download;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
 import app.narrowgate.server.odds.AnswerStore;
@@ -47,7 +48,6 @@ import java.util.UUID;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -178,7 +178,7 @@ class DrillController {
     @GetMapping(path = "/maps/{mapId}/drills/{drill}/file", produces = MediaType.APPLICATION_JSON_VALUE)
     @Operation(operationId = "drillFile", summary = "A drill as a file")
     ResponseEntity<String> file(@PathVariable UUID mapId, @PathVariable UUID drill) {
-        return attached("drill.json", MediaType.APPLICATION_JSON_VALUE, drills.versions(mapId, drill).get(0).body());
+        return Download.of("drill.json", MediaType.APPLICATION_JSON_VALUE, drills.versions(mapId, drill).get(0).body());
     }
 
     @Needs(Right.TAKE_OUT)
@@ -189,7 +189,7 @@ class DrillController {
         StoredMap map = maps.head(mapId);
         Setting setting = question.toSetting(map.index());
         PracticeGraph graph = graph(map, setting);
-        return attached("drill.md", MARKDOWN, DrillMarkdown.of(graph, kept, planned(map, setting, kept)));
+        return Download.of("drill.md", MARKDOWN, DrillMarkdown.of(graph, kept, planned(map, setting, kept)));
     }
 
     @Needs(Right.KEEP_DRILLS)
@@ -281,10 +281,5 @@ class DrillController {
 
     private static StateView state(DrillRow row) {
         return new StateView(row.id(), row.version(), row.head(), DrillView.of(DrillJson.read(row.body())), row.authorName(), row.at());
-    }
-
-    private static ResponseEntity<String> attached(String name, String type, String text) {
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType(type))
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"%s\"".formatted(name)).body(text);
     }
 }

@@ -6,14 +6,13 @@ import app.narrowgate.exchange.graph.MapGraph;
 import app.narrowgate.exchange.links.LinksCsv;
 import app.narrowgate.exchange.map.MapZip;
 import app.narrowgate.server.door.Needs;
+import app.narrowgate.server.download.Download;
 import app.narrowgate.server.map.MapStore;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.UUID;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -42,26 +41,25 @@ class ExportController {
     @GetMapping(path = "/maps/{mapId}/links", produces = CSV)
     @Operation(operationId = "links", summary = "A map's links as a table that a spreadsheet opens")
     ResponseEntity<String> links(@PathVariable UUID mapId) {
-        return file("links.csv", CSV, LinksCsv.write(map(mapId)));
+        return Download.of("links.csv", CSV, LinksCsv.write(map(mapId)));
     }
 
     @GetMapping(path = "/maps/{mapId}/graphml", produces = GRAPHML)
     @Operation(operationId = "graphml", summary = "A map as a graph in GraphML")
     ResponseEntity<String> graphMl(@PathVariable UUID mapId) {
-        return file("map.graphml", GRAPHML, MapGraph.toGraphMl(map(mapId)));
+        return Download.of("map.graphml", GRAPHML, MapGraph.toGraphMl(map(mapId)));
     }
 
     @GetMapping(path = "/maps/{mapId}/dot", produces = DOT)
     @Operation(operationId = "dot", summary = "A map as a graph in DOT")
     ResponseEntity<String> dot(@PathVariable UUID mapId) {
-        return file("map.dot", DOT, MapGraph.toDot(map(mapId)));
+        return Download.of("map.dot", DOT, MapGraph.toDot(map(mapId)));
     }
 
     @GetMapping(path = "/maps/{mapId}/folder", produces = ZIP)
     @Operation(operationId = "mapFolder", summary = "A map as an archive of files, one a family")
     ResponseEntity<byte[]> folder(@PathVariable UUID mapId) {
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType(ZIP))
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"map.zip\"").body(MapZip.write(map(mapId)));
+        return Download.of("map.zip", ZIP, MapZip.write(map(mapId)));
     }
 
     @Needs(Right.READ_SHARED_MAPS)
@@ -73,10 +71,5 @@ class ExportController {
 
     private EscapeMap map(UUID mapId) {
         return maps.head(mapId).index().map();
-    }
-
-    private static ResponseEntity<String> file(String name, String type, String text) {
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType(type))
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"%s\"".formatted(name)).body(text);
     }
 }

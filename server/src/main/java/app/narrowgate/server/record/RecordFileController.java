@@ -4,6 +4,7 @@ import app.narrowgate.core.record.Event;
 import app.narrowgate.core.right.Right;
 import app.narrowgate.server.account.SignedIn;
 import app.narrowgate.server.door.Needs;
+import app.narrowgate.server.download.Download;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -19,8 +20,6 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -112,7 +111,7 @@ class RecordFileController {
     @Operation(operationId = "recordLines", summary = "The record as lines of JSON: everything, also what was taken out, and of the readings one's own")
     ResponseEntity<String> lines(@PathVariable UUID mapId, @RequestParam(required = false) @Nullable LocalDate from,
             @RequestParam(required = false) @Nullable LocalDate until, @AuthenticationPrincipal SignedIn who) {
-        return file("record.jsonl", LINES, files.lines(mapId, Optional.ofNullable(from), Optional.ofNullable(until), who));
+        return Download.of("record.jsonl", LINES, files.lines(mapId, Optional.ofNullable(from), Optional.ofNullable(until), who));
     }
 
     @Needs(Right.TAKE_OUT)
@@ -120,14 +119,14 @@ class RecordFileController {
     @Operation(operationId = "recordTable", summary = "What counts of the record, as a table that a spreadsheet opens")
     ResponseEntity<String> table(@PathVariable UUID mapId, @RequestParam(required = false) @Nullable LocalDate from,
             @RequestParam(required = false) @Nullable LocalDate until, @AuthenticationPrincipal SignedIn who) {
-        return file("record.csv", TABLE, files.table(mapId, Optional.ofNullable(from), Optional.ofNullable(until), who));
+        return Download.of("record.csv", TABLE, files.table(mapId, Optional.ofNullable(from), Optional.ofNullable(until), who));
     }
 
     @Needs(Right.SEE_ONESELF)
     @GetMapping(path = "/maps/{mapId}/record/mine/lines", produces = LINES)
     @Operation(operationId = "ownRecordLines", summary = "What is kept of oneself, as lines of JSON, without who was on top")
     ResponseEntity<String> own(@PathVariable UUID mapId, @AuthenticationPrincipal SignedIn who) {
-        return file("record.jsonl", LINES, files.own(mapId, who));
+        return Download.of("record.jsonl", LINES, files.own(mapId, who));
     }
 
     @PostMapping("/maps/{mapId}/record/imports/preview")
@@ -160,10 +159,5 @@ class RecordFileController {
     @Operation(operationId = "recordSchema", summary = "The JSON Schema of a line of the record file")
     Resource schema() {
         return new ClassPathResource("formats/narrowgate-record-1.schema.json");
-    }
-
-    private static ResponseEntity<String> file(String name, String type, String text) {
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType(type))
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"%s\"".formatted(name)).body(text);
     }
 }

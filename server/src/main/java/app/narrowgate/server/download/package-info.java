@@ -1,0 +1,2 @@
+/** Answers that a browser keeps as a file. */
+package app.narrowgate.server.download;
