@@ -4,6 +4,7 @@ import { api, problemOf, unwrap, type Schemas } from "../../api/client";
 import { Differences } from "../history";
 import { useMap, useMapChange } from "../map";
 import { Faults } from "./Faults";
+import { FileField } from "../../ui/FileField";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
 
@@ -119,22 +120,15 @@ function Reading({ map }: { map: Schemas["Map"] }) {
         A map file, an archive of its parts, or a table of links from a spreadsheet. Nothing is stored until
         you have seen what it would change, and Undo takes it back.
       </p>
-      <label className="block max-w-md">
-        <span className="font-semibold">File</span>
-        <input
-          className="box mt-0.5"
-          type="file"
-          accept=".json,.csv,.zip,application/json,text/csv,application/zip"
-          onChange={(event) => {
-            const chosen = event.target.files?.[0];
-            if (!chosen) return;
-            void opened(chosen).then((next) => {
-              setFile(next);
-              look(next, whole);
-            });
-          }}
-        />
-      </label>
+      <FileField
+        accept=".json,.csv,.zip,application/json,text/csv,application/zip"
+        onChoose={(chosen) =>
+          void opened(chosen).then((next) => {
+            setFile(next);
+            look(next, whole);
+          })
+        }
+      />
       <label className="flex min-h-11 items-center gap-2 lg:min-h-8">
         <input
           type="checkbox"

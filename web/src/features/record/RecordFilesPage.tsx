@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { problemOf, type Schemas } from "../../api/client";
+import { FileField } from "../../ui/FileField";
 import { Heading } from "../../ui/Heading";
 import { together, Waiting } from "../../ui/Waiting";
 import { listed } from "../../ui/listed";
@@ -109,24 +110,17 @@ function ReadIn({ mapId }: { mapId: string }) {
         A table from a spreadsheet, or lines of JSON: a term that was kept elsewhere, or what was taken out of
         here. Nothing is kept until you have seen what it would add, and it can be taken back.
       </p>
-      <label className="block max-w-md">
-        <span className="font-semibold">File</span>
-        <input
-          className="box mt-0.5"
-          type="file"
-          accept=".csv,.jsonl,.ndjson,.json,text/csv,application/jsonl"
-          onChange={(event) => {
-            const chosen = event.target.files?.[0];
-            if (!chosen) return;
-            save.reset();
-            void opened(chosen).then((next) => {
-              setFile(next);
-              setId(crypto.randomUUID());
-              look.mutate(next);
-            });
-          }}
-        />
-      </label>
+      <FileField
+        accept=".csv,.jsonl,.ndjson,.json,text/csv,application/jsonl"
+        onChoose={(chosen) => {
+          save.reset();
+          void opened(chosen).then((next) => {
+            setFile(next);
+            setId(crypto.randomUUID());
+            look.mutate(next);
+          });
+        }}
+      />
       <details className="max-w-2xl">
         <summary className="w-fit cursor-pointer text-quiet">How must a table look?</summary>
         <p className="mt-1">
