@@ -14,11 +14,12 @@ import org.ojalgo.matrix.store.R064Store;
  * each kind of round, the outer product of the score of its figures, which is what was expected less what would have been expected without
  * knowing the end (Louis 1982, on the information that is missing in EM; Berndt, Hall, Hall and Hausman 1974, on the outer product). A draw
  * starts from a draw of what was believed before, which need not be normal, and is pulled as the rounds pull (randomised maximum likelihood;
- * Oliver, He and Reynolds 1996): where no round speaks, it stays as it was drawn. With one tap a round there are fewer kinds of round
- * than figures, so nothing of the size of figures by figures is made: with the scores S, what was believed before of variance V, and W = (1 + S·V·Sᵀ)⁻¹·S·V, the variance
- * of what is believed is V - V·Sᵀ·W (Woodbury), and a draw d of what was believed before becomes d + Wᵀ·(e - S·d) with standard normal e
- * (Matheron's rule; Journel and Huijbregts 1978). Of more kinds than figures only SᵀS counts, and as many rows as figures say the same. Cost, for
- * n figures, k kinds of round and m the lesser: O(n·m² + m³), with more kinds O(n²·k) besides, once, and O(n·m) a draw.
+ * Oliver, He and Reynolds 1996): where no round speaks, it stays as it was drawn. With one tap a round there are fewer kinds of round than
+ * figures, so nothing of the size of figures by figures is made: with the scores S, what was believed before of variance V, and
+ * W = (1 + S·V·Sᵀ)⁻¹·S·V, the variance of what is believed is V - V·Sᵀ·W (Woodbury), and a draw d of what was believed before becomes
+ * d + Wᵀ·(e - S·d) with standard normal e (Matheron's rule; Journel and Huijbregts 1978). Of more kinds than figures only SᵀS counts, and as
+ * many rows as figures say the same. Cost, for n figures, k kinds of round and m the lesser: O(n·m² + m³), with more kinds O(n²·k) besides,
+ * once, and O(n·m) a draw.
  */
 final class Joint {
 
