@@ -183,6 +183,8 @@ class MatStory extends Story {
     void aLateComerIsPairedInTwoPresses() {
         Page page = onTheMat();
         button(page, "Begin").click();
+        // The strip changes with the beginning, and what is pressed must not move away under the press.
+        assertThat(button(page, "Stop")).isVisible();
         button(page, "More").click();
         Locator late = page.getByRole(AriaRole.REGION, exactly("Who has come")).getByRole(AriaRole.BUTTON).nth(1);
         String name = late.innerText();
@@ -244,6 +246,7 @@ class MatStory extends Story {
         laidOut(page);
         Page feeder = followed(page, "A feeder", "/feeder", 390, 800);
         button(page, "Begin").click();
+        assertThat(button(page, "Stop")).isVisible();
         button(page, "More").click();
         button(page, "Somebody goes home").click();
         page.getByRole(AriaRole.REGION, exactly("Who goes")).getByRole(AriaRole.BUTTON).nth(1).click();
