@@ -8,6 +8,7 @@ import { LogPage, RecordFilesPage, RoundsPage, TruthPage } from "../features/rec
 import { MinePage, StandingPage, StandingsPage } from "../features/standing";
 import { markEnded, Only, SignIn, useMay, useSession } from "../features/session";
 import { Door } from "../ui/Door";
+import { useFocusBack } from "../ui/focusBack";
 import { Failed, Loading } from "../ui/Notice";
 import { onOther } from "../ui/kept";
 import { useTheme } from "../ui/theme";
@@ -196,6 +197,7 @@ function Gatekeeper({ children }: { children: ReactNode }) {
     });
   }, [queries]);
   useEffect(() => onOther(() => location.assign("/")), []);
+  const focusBack = useFocusBack();
   const signedIn = session.data?.signedIn ?? false;
   useEffect(() => {
     if (signedIn) wasIn.current = true;
@@ -218,6 +220,7 @@ function Gatekeeper({ children }: { children: ReactNode }) {
         <Dialog.Portal>
           <Dialog.Overlay className="fixed inset-0 z-40 bg-[#000]/60" />
           <Dialog.Content
+            {...focusBack}
             aria-describedby={undefined}
             className="fixed top-1/2 left-1/2 z-40 w-[min(92vw,24rem)] -translate-1/2 border-2 border-ink"
           >

@@ -1,5 +1,6 @@
 import { Dialog } from "radix-ui";
 import type { ReactNode } from "react";
+import { useFocusBack } from "./focusBack";
 
 /** Something that opens over the page and is closed by Escape; the focus goes in and comes back. */
 export function Panel({
@@ -18,11 +19,13 @@ export function Panel({
   className: string;
   children: ReactNode;
 }) {
+  const focusBack = useFocusBack();
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-30 bg-[#000]/60" />
         <Dialog.Content
+          {...focusBack}
           aria-describedby={undefined}
           className={`fixed left-1/2 z-30 w-full -translate-x-1/2 border-2 border-ink bg-ground ${className}`}
         >

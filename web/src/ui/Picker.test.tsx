@@ -1,6 +1,7 @@
-import { render, screen } from "@testing-library/react";
+import { render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it, vi } from "vitest";
+import { Panel } from "./Panel";
 import { Picker } from "./Picker";
 
 const CHOICES = [
@@ -53,6 +54,24 @@ describe("picking by a few letters", () => {
     await user.clear(box);
     await user.type(box, "half GUARD");
     expect(options()).toEqual(["Half guard Guard regained"]);
+  });
+
+  it("keeps what was typed when a panel comes up by itself, and goes on with it when the panel goes", async () => {
+    const { onChange, box, user } = show();
+    await user.type(box, "lo");
+    const panel = (open: boolean) => (
+      <Panel open={open} onOpenChange={() => {}} title="Sign in again" className="">
+        <input aria-label="password" />
+      </Panel>
+    );
+    const { rerender } = render(panel(true));
+    expect(screen.getByLabelText("password")).toHaveFocus();
+    rerender(panel(false));
+    await waitFor(() => expect(box).toHaveFocus());
+    expect(box).toHaveValue("lo");
+    await user.keyboard("w{Enter}");
+    expect(box).not.toHaveValue("lo");
+    expect(onChange).toHaveBeenCalledExactlyOnceWith("low");
   });
 
   it("changes nothing when it is left or closed, or passed by Tab", async () => {

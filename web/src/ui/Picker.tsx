@@ -1,5 +1,5 @@
 import { useCombobox } from "downshift";
-import { useMemo, useState } from "react";
+import { useMemo, useState, type FocusEvent } from "react";
 import { find, prepare } from "./find";
 
 export interface Choice {
@@ -98,7 +98,13 @@ export function Picker({
           "aria-describedby": describedBy,
           className: "box",
           placeholder: none === undefined ? "type its name" : undefined,
-          onFocus: (event) => event.target.select(),
+          onFocus: (event) => {
+            if (!open) event.target.select();
+          },
+          onBlur: (event) => {
+            if (!takenByPanel(event)) return;
+            Object.assign(event.nativeEvent, { preventDownshiftDefault: true });
+          },
           // At once, or the cursor would jump to the end of what is typed in the middle.
           onChange: (event) => setTyped(event.currentTarget.value),
           onKeyDown: (event) => {
@@ -149,6 +155,12 @@ export function Picker({
       </p>
     </div>
   );
+}
+
+/** A panel that comes up by itself and takes the focus is not the person leaving: what was typed is there when it goes. */
+function takenByPanel({ relatedTarget, currentTarget }: FocusEvent): boolean {
+  const panel = relatedTarget instanceof Element && relatedTarget.closest('[role="dialog"]');
+  return !!panel && !panel.contains(currentTarget);
 }
 
 function fit(count: number): string {

@@ -53,7 +53,8 @@ export function SignIn({
         <input
           className="box mt-1"
           autoComplete="username"
-          autoFocus
+          // Over a page the panel takes the focus itself, and gives it back.
+          autoFocus={!again}
           name="name"
           aria-invalid={Boolean(name)}
           value={typed.name}

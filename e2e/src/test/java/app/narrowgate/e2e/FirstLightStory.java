@@ -113,9 +113,16 @@ class FirstLightStory extends Story {
         page.clock().setFixedTime(LONG_AGO);
         Locator technique = typeAnAnswer(page);
         endSession(page);
+        // In the middle of a word, of which nothing has been taken yet.
+        technique.fill("Bump and tu");
         page.clock().setFixedTime(LONG_AGO + Duration.ofHours(1).toMillis());
         page.evaluate("window.dispatchEvent(new Event('visibilitychange'))");
-        signInAgainAndSave(page, technique);
+        signInAgain(page);
+        assertThat(technique).isFocused();
+        assertThat(technique).hasValue("Bump and tu");
+        page.keyboard().type("rn");
+        page.keyboard().press("Enter");
+        saveTheAnswer(page);
     }
 
     /** Types what is done about a reaction, and waits until it has been solved. */
@@ -134,12 +141,20 @@ class FirstLightStory extends Story {
     }
 
     private static void signInAgainAndSave(Page page, Locator technique) {
+        signInAgain(page);
+        assertThat(technique).hasValue("Bump and turn");
+        saveTheAnswer(page);
+    }
+
+    private static void signInAgain(Page page) {
         assertThat(page.getByRole(AriaRole.HEADING, named("Sign in again"))).isVisible();
         page.getByLabel("Name", EXACT).fill("tamsin");
         page.getByLabel("Password").fill("open-the-gate");
         page.keyboard().press("Enter");
         assertThat(page.getByRole(AriaRole.HEADING, named("Sign in again"))).hasCount(0);
-        assertThat(technique).hasValue("Bump and turn");
+    }
+
+    private static void saveTheAnswer(Page page) {
         page.getByRole(AriaRole.BUTTON, named("Save").setExact(true)).click();
         assertThat(page.getByRole(AriaRole.HEADING, named("Bump and turn"))).isVisible();
         page.keyboard().press("Control+z");

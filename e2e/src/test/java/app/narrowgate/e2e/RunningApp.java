@@ -18,6 +18,9 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -38,9 +41,6 @@ final class RunningApp implements AutoCloseable {
             grant usage on schema public to %1$s;
             alter default privileges in schema public grant select, insert, update, delete on tables to %1$s;
             """.formatted(WORKER);
-
-    /** What all begin with: the database of an application that has loaded the demo gym, made once for all stories. */
-    private static String begun;
 
     /** A virtual machine of which nobody has use at the moment. */
     private static Process free;
@@ -133,15 +133,16 @@ final class RunningApp implements AutoCloseable {
 
     static synchronized RunningApp start() {
         Cluster cluster = new Cluster(env("PORT"), env("USER"), env("PASSWORD"));
-        if (begun == null) {
-            begun = begin(cluster);
-        }
-        return new RunningApp(cluster, begun);
+        return new RunningApp(cluster, begun(cluster));
     }
 
-    /** Whoever comes first makes it, the other virtual machine waits for it: two at once would take both of them as long as one after the other. */
-    private static String begin(Cluster cluster) {
-        String name = "begun_" + Unpacked.BUILT;
+    /**
+     * What all begin with: the database of an application that has loaded the demo gym, made once for all stories of a day, since the demo gym has a class
+     * on the day it is loaded and who was there stands only in that. Whoever comes first makes it, the other virtual machine waits for it: two at once would
+     * take both of them as long as one after the other.
+     */
+    private static String begun(Cluster cluster) {
+        String name = "begun_%d_%s".formatted(Unpacked.BUILT, LocalDate.now(ZoneOffset.UTC).format(DateTimeFormatter.BASIC_ISO_DATE));
         try (Connection connection = DriverManager.getConnection(cluster.url() + "postgres", cluster.user(), cluster.password());
                 Statement statement = connection.createStatement()) {
             statement.execute("select pg_advisory_lock(%d)".formatted(Unpacked.BUILT));
