@@ -34,3 +34,19 @@ it("never takes an answer given before the change for a fresh one", async () => 
 
   expect(await screen.findByText("as it is now")).toBeTruthy();
 });
+
+it("drops such an answer where nobody looks any more, too, and whoever looks next asks", async () => {
+  const queries = new QueryClient();
+  let answer: (text: string) => void = () => {};
+  const first = queries.prefetchQuery({
+    queryKey: ["list"],
+    queryFn: () => new Promise<string>((resolve) => (answer = resolve)),
+  });
+  const again = askAgain(queries, { queryKey: ["list"] });
+  answer("as it was before");
+  await Promise.all([first, again]);
+  const ask = () => Promise.resolve("as it is now");
+  expect(await queries.fetchQuery({ queryKey: ["list"], queryFn: ask, staleTime: 5000 })).toBe(
+    "as it is now",
+  );
+});

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
+import { askAgain } from "../../api/askAgain";
 import { api, problemOf, unwrap, unwrapNothing, type Problem, type Schemas } from "../../api/client";
 import type { Setting } from "../odds";
 import { isoDay, later, weekday } from "../../ui/days";
@@ -114,8 +115,8 @@ export function newLesson(
 export function useKeepClass(mapId: string) {
   const queries = useQueryClient();
   const after = () => {
-    void queries.invalidateQueries({ queryKey: ["terms", mapId] });
-    return queries.invalidateQueries({ queryKey: ["classes", mapId] });
+    void askAgain(queries, { queryKey: ["terms", mapId] });
+    return askAgain(queries, { queryKey: ["classes", mapId] });
   };
   const path = (id: string) => ({ params: { path: { mapId, lesson: id } } });
   const one = (id: string): Promise<Planned> => lessonQuery(mapId, id).queryFn();
@@ -189,8 +190,8 @@ export function useLesson(mapId: string | undefined, id: string) {
       }
       setProblem(undefined);
       setDraft(undefined);
-      void queries.invalidateQueries({ queryKey: ["classes", mapId] });
-      void queries.invalidateQueries({ queryKey: ["terms", mapId] });
+      void askAgain(queries, { queryKey: ["classes", mapId] });
+      void askAgain(queries, { queryKey: ["terms", mapId] });
     } catch (error) {
       next.current = undefined;
       setProblem(problemOf(error));

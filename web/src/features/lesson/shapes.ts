@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { askAgain } from "../../api/askAgain";
 import { api, unwrap, unwrapNothing, type Schemas } from "../../api/client";
 import type { Lesson } from "./lesson";
 
@@ -46,7 +47,7 @@ export function stretched(shape: Schemas["Span"][], times: number): Schemas["Spa
 /** Keeps shapes for the gym, and takes them out. */
 export function useKeepShape() {
   const queries = useQueryClient();
-  const after = () => queries.invalidateQueries({ queryKey: ["class-shapes"] });
+  const after = () => askAgain(queries, { queryKey: ["class-shapes"] });
   return {
     keep: async (title: string, minutes: number, shape: Schemas["Span"][]) => {
       await unwrapNothing(

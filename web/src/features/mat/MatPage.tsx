@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
+import { askAgain } from "../../api/askAgain";
 import { api, problemOf, unwrap, unwrapNothing, type Problem, type Schemas } from "../../api/client";
 import { isTyping } from "../../ui/commands";
 import { Heading } from "../../ui/Heading";
@@ -117,8 +118,8 @@ function Steered({ mapId, lesson, sheet }: { mapId: string; lesson: string; shee
   const queries = useQueryClient();
   const forget = () =>
     Promise.all([
-      queries.invalidateQueries({ queryKey: ["class", mapId, lesson] }),
-      queries.invalidateQueries({ queryKey: ["classes", mapId] }),
+      askAgain(queries, { queryKey: ["class", mapId, lesson] }),
+      askAgain(queries, { queryKey: ["classes", mapId] }),
     ]);
   const held = useMat(sheet.mat, {
     events: `/api/maps/${mapId}/classes/${lesson}/mat/events`,
@@ -140,7 +141,7 @@ function Steered({ mapId, lesson, sheet }: { mapId: string; lesson: string; shee
   const parts = mat.parts.length;
   const changed = mat.here !== sheet.mat.here || parts !== sheet.mat.parts.length;
   useEffect(() => {
-    if (changed) void queries.invalidateQueries({ queryKey: ["mat", mapId, lesson] });
+    if (changed) void askAgain(queries, { queryKey: ["mat", mapId, lesson] });
   }, [changed, mat.here, parts, queries, mapId, lesson]);
   useAwake(true);
   useSounds(mat, sound, voice);

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
+import { askAgain } from "../../api/askAgain";
 import { api, problemOf, unwrap, unwrapNothing, type Problem, type Schemas } from "../../api/client";
 import { HandOn } from "../../ui/HandOn";
 import { Refused } from "../../ui/Notice";
@@ -55,7 +56,7 @@ export function Screens({
     try {
       setProblem(undefined);
       await deed();
-      await queries.invalidateQueries({ queryKey: key });
+      await askAgain(queries, { queryKey: key });
     } catch (error) {
       setProblem(problemOf(error));
     }

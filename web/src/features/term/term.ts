@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { askAgain } from "../../api/askAgain";
 import { api, unwrap, unwrapNothing, type Schemas } from "../../api/client";
 import { isoDay } from "../../ui/days";
 import type { PlannedTerm, TermClass } from "./weeks";
@@ -31,9 +32,9 @@ export function useTermDoings(mapId: string, id: string) {
   const queries = useQueryClient();
   const path = { mapId, term: id };
   const after = async () => {
-    await queries.invalidateQueries({ queryKey: ["terms", mapId] });
-    void queries.invalidateQueries({ queryKey: ["classes", mapId] });
-    void queries.invalidateQueries({ queryKey: ["class", mapId] });
+    await askAgain(queries, { queryKey: ["terms", mapId] });
+    void askAgain(queries, { queryKey: ["classes", mapId] });
+    void askAgain(queries, { queryKey: ["class", mapId] });
   };
   return {
     propose: (): Promise<PlannedTerm> =>
@@ -83,7 +84,7 @@ export function useBeginTerm(mapId: string) {
         body: { id: term.id, title: term.title, first: term.first, last: term.last },
       }),
     );
-    await queries.invalidateQueries({ queryKey: ["terms", mapId] });
+    await askAgain(queries, { queryKey: ["terms", mapId] });
   };
 }
 
