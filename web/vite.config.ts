@@ -1,10 +1,16 @@
 import tailwindcss from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
+import { fileURLToPath } from "node:url";
 import { defineConfig } from "vitest/config";
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
   build: { target: "es2022", sourcemap: false },
+  worker: { format: "es" },
+  // The core, compiled for browsers; Maven has made it before this is built.
+  resolve: {
+    alias: { "#solver": fileURLToPath(new URL("../browser/target/javascript/solver.js", import.meta.url)) },
+  },
   server: { proxy: { "/api": "http://127.0.0.1:8080" } },
   test: {
     pool: "threads",

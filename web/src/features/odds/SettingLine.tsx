@@ -1,7 +1,8 @@
 import { useSyncExternalStore, type ReactNode } from "react";
 import type { Schemas } from "../../api/client";
 import { readInWords, seconds } from "../../labels";
-import { useAim } from "./odds";
+import { useAim, useSolvesHere } from "./odds";
+import { useIsOvertaken } from "./overtaken";
 import { OddsControls } from "./OddsControls";
 import { useMatchupWords } from "./matchup";
 import { useSetting } from "./setting";
@@ -31,10 +32,13 @@ export function SettingLine({ map, children }: { map: Schemas["Map"]; children?:
     setting.late > 0 ? `${seconds(setting.late)} late` : "in time",
     aim?.title.toLowerCase(),
   ];
+  const solvesHere = useSolvesHere(map);
+  const isOvertaken = useIsOvertaken(map);
   const told = words.filter(Boolean).join(" · ");
   return (
     <>
       <p
+        data-solved={solvesHere ? "here" : "there"}
         className={`flex min-w-0 flex-wrap items-baseline gap-x-2.5 ${children ? "max-xl:w-full xl:flex-1 xl:flex-nowrap" : ""}`}
       >
         {/* The words get longer and shorter while a handle is drawn; they may not push anything onto another line. */}
@@ -51,6 +55,11 @@ export function SettingLine({ map, children }: { map: Schemas["Map"]; children?:
         </span>
         {children}
       </p>
+      {isOvertaken && (
+        <p role="status" className="w-full text-quiet">
+          Somebody changed this map meanwhile. What you see is as it is now.
+        </p>
+      )}
       {isOpen && (
         <div className="w-full border-t border-rule py-1.5">
           <OddsControls map={map} />

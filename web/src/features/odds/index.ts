@@ -5,6 +5,7 @@ export { useFrozenOrder } from "./order";
 export { Reorder } from "./Reorder";
 export { SettingLine } from "./SettingLine";
 export {
+  solverHere,
   useAim,
   useExplanation,
   useFlow,

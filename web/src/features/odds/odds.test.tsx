@@ -25,7 +25,7 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-const map = (id: string) => ({ id, revision: 1 }) as Schemas["Map"];
+const map = (id: string) => ({ id, revision: 1, reactions: [] as unknown[] }) as Schemas["Map"];
 
 function onTheMap() {
   const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });

@@ -1,9 +1,12 @@
 import { keepPreviousData, queryOptions, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useState, useSyncExternalStore } from "react";
 import { api, unwrap, type Schemas } from "../../api/client";
 import { runToEnd, type Progress } from "../../api/run";
 import { useSetting, useWrittenSetting, type Setting } from "./setting";
 import { indexOf } from "../../model/mapIndex";
+import { askAgain } from "../../api/askAgain";
+import { bring, onBrought, solverOf, type Solver } from "../../solver";
+import { tellOvertaken } from "./overtaken";
 import { useMay } from "../session";
 
 export type OddsData = Schemas["Odds"];
@@ -14,15 +17,30 @@ const SOLVED_ONCE = { staleTime: Infinity, structuralSharing: false } as const;
 
 type Question = { params: { path: { mapId: string }; query: Setting }; signal: AbortSignal };
 
+/** Something that is solved: by what name it is kept, and how this browser and the server are asked for it. */
+interface Solved<T> {
+  name: string;
+  here: (solver: Solver, setting: Setting) => Promise<T>;
+  ask: (question: Question) => Promise<T>;
+}
+
+/** What is known of people is the server's; whatever else is asked can be answered here. */
+const isOfNobody = (setting: Setting) => !setting.you && !setting.they && !setting.room;
+
+/** What solves the map in this browser; nothing where the server is to be asked. */
+export function solverHere(map: Schemas["Map"], setting: Setting): Solver | undefined {
+  return isOfNobody(setting) ? solverOf(map) : undefined;
+}
+
+/** Maps of more reactions than this stay with the server. */
+const MOST_HERE = 2000;
+
 /**
  * A solved map under the setting, as `ask` gets it; it follows the map's revision. While an answer is on its way no other
  * is asked for: it is shown when it comes and then the newest setting is asked for, so that a hand which never rests sees
  * the odds move with it.
  */
-function useSolved<T>(
-  map: Schemas["Map"] | undefined,
-  solved: { name: string; ask: (question: Question) => Promise<T> },
-) {
+function useSolved<T>(map: Schemas["Map"] | undefined, solved: Solved<T>) {
   const [setting] = useSetting();
   const mapId = map?.id;
   const [asked, setAsked] = useState({ mapId, setting });
@@ -31,29 +49,59 @@ function useSolved<T>(
     enabled: mapId !== undefined,
     placeholderData: keepPreviousData,
   });
+  useBrought(map, query.isSuccess);
   const isNew = asked.mapId !== mapId || (asked.setting !== setting && !query.isFetching);
   if (isNew) setAsked({ mapId, setting });
   return query;
 }
 
-function solvedQuery<T>(
-  map: Schemas["Map"] | undefined,
-  setting: Setting,
-  { name, ask }: { name: string; ask: (question: Question) => Promise<T> },
-) {
+function solvedQuery<T>(map: Schemas["Map"] | undefined, setting: Setting, { name, here, ask }: Solved<T>) {
   return queryOptions({
     queryKey: [name, map?.id, map?.revision, setting],
     ...SOLVED_ONCE,
-    queryFn: ({ signal }) => ask({ params: { path: { mapId: map!.id }, query: setting }, signal }),
+    queryFn: ({ signal }) => {
+      const there = () => ask({ params: { path: { mapId: map!.id }, query: setting }, signal });
+      const solver = solverHere(map!, setting);
+      return solver ? here(solver, setting).catch(there) : there();
+    },
   });
 }
 
-const ODDS = {
+/** Brings the map into this browser's solver once something of it has been painted and nothing else is to be done. */
+function useBrought(map: Schemas["Map"] | undefined, isPainted: boolean) {
+  const queries = useQueryClient();
+  useEffect(() => {
+    if (!map || !isPainted || map.reactions.length > MOST_HERE) return;
+    const now = async () => {
+      const came = await bring(map);
+      if (came === undefined || came <= map.revision) return;
+      tellOvertaken(map.id, came);
+      await askAgain(queries, { queryKey: ["map", map.id] });
+    };
+    // Not every browser tells when it has nothing to do.
+    if (typeof requestIdleCallback === "undefined") {
+      const later = setTimeout(() => void now(), 200);
+      return () => clearTimeout(later);
+    }
+    const idle = requestIdleCallback(() => void now());
+    return () => cancelIdleCallback(idle);
+  }, [map, isPainted, queries]);
+}
+
+/** True once this browser solves the map by itself; until then, and for what is known of people, the server does. */
+export function useSolvesHere(map: Schemas["Map"]): boolean {
+  const [setting] = useSetting();
+  return useSyncExternalStore(onBrought, () => solverHere(map, setting) !== undefined);
+}
+
+const ODDS: Solved<OddsData> = {
   name: "odds",
+  here: (solver, setting) => solver.odds(setting),
   ask: (question: Question) => unwrap(api.GET("/api/maps/{mapId}/odds", question)),
 };
-const OVERVIEW = {
+const OVERVIEW: Solved<Overview> = {
   name: "overview",
+  here: (solver, setting) => solver.overview(setting),
   ask: (question: Question) => unwrap(api.GET("/api/maps/{mapId}/odds/overview", question)),
 };
 

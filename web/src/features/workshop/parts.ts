@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { api, unwrap, type Schemas } from "../../api/client";
 import type { PartList } from "../../model/partKinds";
 import { useSettled } from "../../ui/settled";
-import { useSetting } from "../odds";
+import { solverHere, useSetting } from "../odds";
 
 /** A part of a map as it stands in the open format. */
 export type Part = Record<string, unknown>;
@@ -87,13 +87,29 @@ export function usePreview(map: Schemas["Map"], parts: PartInput[] | undefined) 
     placeholderData: keepPreviousData,
     gcTime: 10_000,
     retry: false,
-    queryFn: ({ signal }) =>
-      unwrap(
-        api.POST("/api/maps/{mapId}/odds/preview", {
-          params: { path: { mapId: map.id }, query: setting },
-          body: { parts: JSON.parse(settled!) as PartInput[] },
-          signal,
-        }),
-      ),
+    queryFn: ({ signal }) => {
+      const typed = JSON.parse(settled!) as PartInput[];
+      const there = () =>
+        unwrap(
+          api.POST("/api/maps/{mapId}/odds/preview", {
+            params: { path: { mapId: map.id }, query: setting },
+            body: { parts: typed },
+            signal,
+          }),
+        );
+      const solver = typed.every(({ list }) => isSolved(list)) ? solverHere(map, setting) : undefined;
+      // What cannot be solved as it stands is the server's to say.
+      return solver ? solver.preview(typed.map(asSolved), setting).catch(there) : there();
+    },
   });
+}
+
+/** No odds hang on holds and postures, and no browser is handed any. */
+const isSolved = (list: PartList): boolean => list !== "holds" && list !== "postures";
+
+/** A part as it stands on the map that this browser solves. */
+function asSolved({ list, id, part }: PartInput): PartInput {
+  const solved: Part = { ...part, id };
+  delete solved.posture;
+  return { list, id, part: solved };
 }

@@ -21,12 +21,28 @@ class FaceStory extends Story {
     /** How far parts of a page may be moved by all of a drag, as the browser measures it. */
     private static final double SHIFT = 0.02;
 
+    /** Keeps the settings that the browser itself has answered, as the server's answers are kept by their addresses. */
+    private static final String WHAT_IS_SOLVED_HERE = """
+            window.solvedHere = [];
+            window.Worker = class extends Worker {
+              asked = new Map();
+              constructor(...of) {
+                super(...of);
+                this.addEventListener("message", ({ data }) => window.solvedHere.push(...(this.asked.get(data.number) ?? [])));
+              }
+              postMessage(question) {
+                this.asked.set(question.number, question.with ?? []);
+                super.postMessage(question);
+              }
+            };""";
+
     @ParameterizedTest
     @CsvSource({"1280, 800", "820, 1180", "390, 844"})
     void nothingMovesUnderTheHand(int width, int height) {
         Page page = browser.signedIn(width, height, ColorScheme.LIGHT);
         List<String> answered = new ArrayList<>();
         page.onResponse(response -> answered.add(response.url()));
+        page.addInitScript(WHAT_IS_SOLVED_HERE);
         for (String view : width < 1280 ? List.of("", "/at/side-framed") : List.of("", "/at/side-framed", "/holes", "/gates")) {
             go(page, view);
             h1(page).waitFor();
@@ -65,10 +81,13 @@ class FaceStory extends Story {
         }
     }
 
-    /** Waits until the odds under a setting have come and have been drawn. */
+    /** Waits until the odds under a setting have come, from the server or from the browser itself, and have been drawn. */
     private static void solved(Page page, List<String> answered, String setting) {
         page.waitForCondition(() -> answered.stream()
-                .anyMatch(url -> url.contains("/odds") && List.of(url.split("[?&]")).contains(setting)));
+                .anyMatch(url -> url.contains("/odds") && List.of(url.split("[?&]")).contains(setting))
+                || (boolean) page.evaluate("""
+                        setting => window.solvedHere.some(asked =>
+                          Object.entries(asked).some(([name, value]) => `${name}=${value}` === setting))""", setting));
         page.evaluate("() => new Promise(drawn => requestAnimationFrame(() => requestAnimationFrame(drawn)))");
     }
 

@@ -1,8 +1,6 @@
 package app.narrowgate.core.check;
 
-import java.util.Arrays;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /** A fixed choice that has a written code in files and in the API, such as {@code last-chance}. */
 public interface Coded {
@@ -12,12 +10,22 @@ public interface Coded {
 
     /** The written form: the constant's name in lower case with hyphens. */
     default String code() {
-        return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+        StringBuilder code = new StringBuilder();
+        for (int i = 0; i < name().length(); i++) {
+            char c = name().charAt(i);
+            code.append(c == '_' ? '-' : c >= 'A' && c <= 'Z' ? (char) (c - 'A' + 'a') : c);
+        }
+        return code.toString();
     }
 
     /** The constant of {@code type} written as {@code code}; empty when there is none. */
     static <E extends Enum<E> & Coded> Optional<E> of(Class<E> type, String code) {
-        return Arrays.stream(type.getEnumConstants()).filter(e -> e.code().equals(code)).findFirst();
+        for (E constant : type.getEnumConstants()) {
+            if (constant.code().equals(code)) {
+                return Optional.of(constant);
+            }
+        }
+        return Optional.empty();
     }
 
     /**
@@ -32,6 +40,10 @@ public interface Coded {
 
     /** All codes of {@code type}, in order, for an error sentence. */
     static <E extends Enum<E> & Coded> String codes(Class<E> type) {
-        return Arrays.stream(type.getEnumConstants()).map(Coded::code).collect(Collectors.joining(", "));
+        StringBuilder codes = new StringBuilder();
+        for (E constant : type.getEnumConstants()) {
+            codes.append(codes.length() == 0 ? "" : ", ").append(constant.code());
+        }
+        return codes.toString();
     }
 }

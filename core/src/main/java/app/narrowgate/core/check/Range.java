@@ -1,6 +1,5 @@
 package app.narrowgate.core.check;
 
-import java.math.BigDecimal;
 import java.util.Optional;
 
 /**
@@ -17,7 +16,7 @@ public record Range(double low, double high, String unit) {
 
     public Range {
         if (!(low <= high) || Double.isInfinite(low) || Double.isInfinite(high)) {
-            throw new IllegalArgumentException("Impossible state: range from " + low + " to " + high);
+            throw new IllegalArgumentException("Impossible state: range from %s to %s".formatted(low, high));
         }
     }
 
@@ -56,7 +55,32 @@ public record Range(double low, double high, String unit) {
         if (value == Math.rint(value) && Math.abs(value) < 1e15) {
             return Long.toString((long) value);
         }
-        // Without an exponent, as people write it.
-        return Double.isFinite(value) ? new BigDecimal(Double.toString(value)).stripTrailingZeros().toPlainString() : Double.toString(value);
+        return Double.isFinite(value) ? withoutExponent(Double.toString(value)) : Double.toString(value);
+    }
+
+    /**
+     * A number as people write it: what {@link Double#toString} writes as {@code 1.25E-4} is {@code 0.000125}. By hand, as
+     * this is compiled for browsers too and numbers of any length would be a large part of what they fetch.
+     */
+    private static String withoutExponent(String written) {
+        int exponentAt = written.indexOf('E');
+        if (exponentAt < 0) {
+            return written.endsWith(".0") ? written.substring(0, written.length() - 2) : written;
+        }
+        int exponent = Integer.parseInt(written.substring(exponentAt + 1));
+        boolean isNegative = written.charAt(0) == '-';
+        String mantissa = written.substring(isNegative ? 1 : 0, exponentAt);
+        int point = mantissa.indexOf('.');
+        String digits = mantissa.substring(0, point) + (mantissa.endsWith(".0") ? "" : mantissa.substring(point + 1));
+        int whole = point + exponent;
+        String plain;
+        if (whole <= 0) {
+            plain = "0." + "0".repeat(-whole) + digits;
+        } else if (whole >= digits.length()) {
+            plain = digits + "0".repeat(whole - digits.length());
+        } else {
+            plain = digits.substring(0, whole) + "." + digits.substring(whole);
+        }
+        return isNegative ? "-" + plain : plain;
     }
 }

@@ -75,6 +75,11 @@ public final class MapIndex {
         return part(PartKind.AIMS, id);
     }
 
+    /** The principle of that id, if there is one. */
+    public Optional<Principle> principle(Id id) {
+        return part(PartKind.PRINCIPLES, id);
+    }
+
     /** The saved matchup of that id, if there is one. */
     public Optional<Matchup> matchup(Id id) {
         return part(PartKind.MATCHUPS, id);

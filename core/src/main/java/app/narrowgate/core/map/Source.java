@@ -2,7 +2,6 @@ package app.narrowgate.core.map;
 
 import app.narrowgate.core.check.Range;
 import app.narrowgate.core.check.RefusedException;
-import java.time.LocalDate;
 
 /**
  * Where a figure comes from that was learned on the mat. What was thought before is kept: whoever learns again begins with that, so that no
@@ -14,7 +13,7 @@ import java.time.LocalDate;
  * @param noted how many of these were noted, at most {@code tries}
  * @param until the day up to which rounds were counted
  */
-public record Source(double chance, Likelihood before, double tries, double noted, LocalDate until) {
+public record Source(double chance, Likelihood before, double tries, double noted, Day until) {
 
     /** Tries that may stand behind a figure. */
     public static final Range TRIES = new Range(0, 1e9, "tries");

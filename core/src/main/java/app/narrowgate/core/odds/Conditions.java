@@ -60,9 +60,9 @@ public final class Conditions {
         return new Conditions(index, setting, rates);
     }
 
-    private Conditions(Conditions same, Rates rates) {
+    private Conditions(Conditions same, Setting setting, Rates rates) {
         this.index = same.index;
-        this.setting = same.setting;
+        this.setting = setting;
         this.rates = rates;
         this.rules = same.rules;
         this.aim = same.aim;
@@ -72,7 +72,12 @@ public final class Conditions {
 
     /** The same by other figures: what is closed, and what shifts them, hangs on none. */
     Conditions by(Rates others) {
-        return new Conditions(this, others);
+        return new Conditions(this, setting, others);
+    }
+
+    /** The same of a setting that differs from this one's in read, late start and thinking time only. */
+    Conditions retimed(Setting alike) {
+        return new Conditions(this, alike, rates);
     }
 
     /** What the conditions are of. */

@@ -106,10 +106,10 @@ final class GameCompiler {
     }
 
     /**
-     * The game of {@code base}'s map under the same setting by other figures; the same as compiling it, but nothing is looked up anew that
-     * figures do not change. Cost O(responses).
+     * The game of {@code base}'s map by other figures, or under another read, late start or thinking time; the same as compiling
+     * it, but nothing is looked up anew that these do not change. Cost O(responses).
      *
-     * @param conditions of the setting with the other figures
+     * @param conditions of the other figures, or of a {@linkplain Setting#retimed retimed} setting
      */
     static Game rated(SolvedMap base, Conditions conditions) {
         return new GameCompiler(base.index(), conditions).rate(base);
@@ -238,7 +238,10 @@ final class GameCompiler {
     }
 
     private void addResponses(Reaction reaction) {
-        double total = reaction.responses().stream().mapToDouble(r -> conditions.weight(reaction, r)).sum();
+        double total = 0;
+        for (Response response : reaction.responses()) {
+            total += conditions.weight(reaction, response);
+        }
         for (Response response : reaction.responses()) {
             landing[responses] = place.get(response.leads().orElseGet(reaction::whenStuffed));
             chance[responses] = conditions.weight(reaction, response) / total;

@@ -27,6 +27,9 @@ import java.util.OptionalDouble;
  */
 public final class OddsSolver {
 
+    /** Worths no further apart are the same, so that one map is told in one order wherever it is computed. */
+    private static final double SAME = 1e-9;
+
     private final SolvedMap solved;
     private final MapIndex index;
     private final Conditions conditions;
@@ -103,9 +106,7 @@ public final class OddsSolver {
     }
 
     private SituationOdds situation(Situation situation, int s) {
-        Optional<Id> best = solution.lower()[s] > 0
-                ? solved.best(s).filter(r -> !r.responses().isEmpty()).map(Reaction::id)
-                : Optional.empty();
+        Optional<Id> best = solved.taught(s);
         EnumMap<PlaceKind, Double> endChances = new EnumMap<>(PlaceKind.class);
         for (PlaceKind kind : PlaceKind.values()) {
             endChances.put(kind, ends[kind.ordinal()][s]);
@@ -136,10 +137,10 @@ public final class OddsSolver {
             odds.add(reaction(situation, reaction, s, game.optionValue(s, option++, values)));
         }
         // The chosen one leads even where another reaches the same worth within the solver's gap; what nobody has given a
-        // response to is not known yet, whatever a stuffed one is worth.
-        odds.sort(Comparator.comparing((ReactionOdds r) -> !best.equals(Optional.of(r.reaction())))
+        // response to is not known yet, whatever a stuffed one is worth. Noise of the arithmetic orders nothing.
+        odds.sort(Comparator.comparing((ReactionOdds r) -> best.filter(r.reaction()::equals).isEmpty())
                 .thenComparing(r -> !r.known())
-                .thenComparing(ReactionOdds::worth, Comparator.reverseOrder()));
+                .thenComparing(r -> -Math.rint(r.worth() / SAME)));
         for (Reaction reaction : index.reactionsFrom(situation.id())) {
             if (!usable.contains(reaction) && !solved.setting().without().contains(reaction.id())) {
                 odds.add(reaction(situation, reaction, s, reaction.isWrong() ? wrong(reaction, s) : 0));
@@ -175,7 +176,10 @@ public final class OddsSolver {
     }
 
     private List<ResponseOdds> responses(Reaction reaction) {
-        double total = reaction.responses().stream().mapToDouble(r -> conditions.weight(reaction, r)).sum();
+        double total = 0;
+        for (Response response : reaction.responses()) {
+            total += conditions.weight(reaction, response);
+        }
         List<ResponseOdds> odds = new ArrayList<>();
         for (Response response : reaction.responses()) {
             Id lands = response.leads().orElseGet(reaction::whenStuffed);

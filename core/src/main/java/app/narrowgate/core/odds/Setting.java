@@ -71,4 +71,9 @@ public record Setting(Id aim, PartnerRead read, double late, ThinkingTime thinki
     public Setting without(Set<Id> reactions) {
         return new Setting(aim, read, late, thinking, matchup, stances, reactions);
     }
+
+    /** The same with another read, late start and thinking time: what closes reactions and shifts them is as it was. */
+    Setting retimed(PartnerRead otherRead, double otherLate, ThinkingTime otherThinking) {
+        return new Setting(aim, otherRead, otherLate, otherThinking, matchup, stances, without);
+    }
 }

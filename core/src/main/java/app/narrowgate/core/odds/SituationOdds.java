@@ -2,12 +2,15 @@ package app.narrowgate.core.odds;
 
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.PlaceKind;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 
 /**
  * One situation, solved.
@@ -30,6 +33,10 @@ public record SituationOdds(Id situation, double lower, double upper, Optional<I
         Map<PlaceKind, Double> ends, double neverEnds, Optional<PlaceKind> forced, OptionalDouble exchanges,
         OptionalDouble seconds, double margin, List<ReactionOdds> reactions) {
 
+    /** Kinds of end that are a guard or better. */
+    static final Set<PlaceKind> GUARD_OR_BETTER =
+            Collections.unmodifiableSet(EnumSet.of(PlaceKind.REVERSAL, PlaceKind.COUNTER, PlaceKind.STANDING, PlaceKind.GUARD));
+
     public SituationOdds {
         EnumMap<PlaceKind, Double> ordered = new EnumMap<>(PlaceKind.class);
         ordered.putAll(ends);
@@ -39,6 +46,10 @@ public record SituationOdds(Id situation, double lower, double upper, Optional<I
 
     /** Chance of ending in one of {@code kinds}, in [0,1]. */
     public double chanceOf(PlaceKind... kinds) {
+        return chanceOf(List.of(kinds));
+    }
+
+    private double chanceOf(Collection<PlaceKind> kinds) {
         double sum = 0;
         for (PlaceKind kind : kinds) {
             sum += ends.getOrDefault(kind, 0.0);
@@ -48,7 +59,7 @@ public record SituationOdds(Id situation, double lower, double upper, Optional<I
 
     /** Chance of a reversal, a counter-attack, standing or a guard. */
     public double guardOrBetter() {
-        return chanceOf(PlaceKind.REVERSAL, PlaceKind.COUNTER, PlaceKind.STANDING, PlaceKind.GUARD);
+        return chanceOf(GUARD_OR_BETTER);
     }
 
     /** Chance of half guard or better. */

@@ -9,10 +9,12 @@ import app.narrowgate.core.map.LinkRef;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.PlaceKind;
 import app.narrowgate.core.map.Reaction;
+import app.narrowgate.core.map.ThinkingTime;
 import app.narrowgate.core.solve.Branches;
 import app.narrowgate.core.solve.Choice;
 import app.narrowgate.core.solve.Game;
 import app.narrowgate.core.solve.IntervalIterationSolver;
+import app.narrowgate.core.solve.PartnerRead;
 import app.narrowgate.core.solve.RoundChain;
 import app.narrowgate.core.solve.Solution;
 import java.util.ArrayList;
@@ -99,6 +101,18 @@ public final class SolvedMap {
      */
     public SolvedMap under(Setting other) {
         return of(index, other, rates).converged();
+    }
+
+    /**
+     * The same map and figures under another read, late start and thinking time, whether it converged or not. What closes the
+     * reactions and shifts them is taken over; only what time changes is worked out anew. Cost: that of {@link
+     * IntervalIterationSolver}, without compiling.
+     *
+     * @param late in seconds, as {@link Setting#LATE}
+     */
+    public SolvedMap retimed(PartnerRead read, double late, ThinkingTime thinking) {
+        Conditions alike = conditions.retimed(setting.retimed(read, late, thinking));
+        return new SolvedMap(index, alike, rates, GameCompiler.rated(this, alike), places);
     }
 
     /**
@@ -275,6 +289,14 @@ public final class SolvedMap {
     /** The reaction to choose in situation {@code s}; empty where one rests, waits or is held. */
     public Optional<Reaction> best(int s) {
         return solution.choice(s) instanceof Choice.Try tried ? Optional.of(reaction(tried.option())) : Optional.empty();
+    }
+
+    /**
+     * The reaction to choose in situation {@code s} and gain by it; empty where one rests, nothing gains anything, or what
+     * would be chosen has not been given a response yet.
+     */
+    Optional<Id> taught(int s) {
+        return solution.lower()[s] > 0 ? best(s).filter(r -> !r.responses().isEmpty()).map(Reaction::id) : Optional.empty();
     }
 
     /** The option of a usable reaction; empty where the setting closes it. */

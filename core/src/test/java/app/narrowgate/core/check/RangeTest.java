@@ -3,6 +3,8 @@ package app.narrowgate.core.check;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.math.BigDecimal;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -30,6 +32,21 @@ class RangeTest {
         "2500000.5, 'It is 2500000.5; it must lie between 0.000001 and 1000000 kg.'"})
     void numbersAreWrittenAsPeopleWriteThem(double value, String sentence) {
         assertThat(new Range(1e-6, 1e6, "kg").problem("It", value)).contains(sentence);
+    }
+
+    /** Against the class library's own plain writing, on doubles of every size. */
+    @Test
+    void noNumberIsWrittenWithAnExponent() {
+        Random random = new Random(7);
+        Range none = new Range(0, 0, "");
+        for (int i = 0; i < 20_000; i++) {
+            double value = random.nextInt(4) == 0 ? Math.scalb(random.nextDouble() - 0.5, random.nextInt(600) - 300)
+                    : Double.longBitsToDouble(random.nextLong());
+            if (Double.isFinite(value) && value != 0 && !(value == Math.rint(value) && Math.abs(value) < 1e15)) {
+                assertThat(none.problem("It", value)).contains("It is %s; it must lie between 0 and 0."
+                        .formatted(new BigDecimal(Double.toString(value)).stripTrailingZeros().toPlainString()));
+            }
+        }
     }
 
     @Test

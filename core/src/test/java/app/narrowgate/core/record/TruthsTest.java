@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.narrowgate.core.fixture.MapFixture;
+import app.narrowgate.core.map.Day;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Likelihood;
 import app.narrowgate.core.map.MapIndex;
@@ -13,7 +14,6 @@ import app.narrowgate.core.map.Source;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.core.trait.Level;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -117,7 +117,7 @@ class TruthsTest {
         Beliefs before = believed(written(index), seen);
         Reaction mount = index.reactionsFrom(Id.of("mount")).get(0);
         double learned = before.works(mount);
-        MapIndex used = MapIndex.of(index.map().with(mount.learned(new Source(learned, mount.works(), 30, 0, LocalDate.EPOCH))));
+        MapIndex used = MapIndex.of(index.map().with(mount.learned(new Source(learned, mount.works(), 30, 0, new Day(1970, 1, 1)))));
         assertThat(believed(written(used), seen).works(used.reaction(mount.id()).orElseThrow())).isCloseTo(learned, within(1e-9));
         Reaction since = used.reaction(mount.id()).orElseThrow();
         Reaction byHand = new Reaction(since.id(), since.from(), since.technique(), "", "", since.needs(), since.seconds(), Likelihood.of(0.2), since.source(),

@@ -14,7 +14,8 @@ import app.narrowgate.core.drill.RoundRequest;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.LinkRef;
 import app.narrowgate.core.trait.Side;
-import app.narrowgate.exchange.json.Fields;
+import app.narrowgate.exchange.fields.Fields;
+import app.narrowgate.exchange.json.JacksonValue;
 import app.narrowgate.exchange.json.JsonText;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -57,7 +58,7 @@ public final class DrillJson {
      */
     public static Drill read(JsonNode root) {
         Problems problems = new Problems();
-        Fields fields = new Fields(root, "", problems);
+        Fields fields = new Fields(new JacksonValue(root), "", problems);
         fields.requireFormat(FORMAT, "drill file");
         String title = fields.text("title", Text.TITLE);
         DrillKind kind = fields.coded("kind", DrillKind.class);

@@ -16,7 +16,8 @@ import app.narrowgate.core.lesson.RoundWish;
 import app.narrowgate.core.lesson.Section;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.odds.Setting;
-import app.narrowgate.exchange.json.Fields;
+import app.narrowgate.exchange.fields.Fields;
+import app.narrowgate.exchange.json.JacksonValue;
 import app.narrowgate.exchange.json.JsonText;
 import java.time.DateTimeException;
 import java.time.LocalDate;
@@ -59,7 +60,7 @@ public final class LessonJson {
      */
     public static Lesson read(String text) {
         Problems problems = new Problems();
-        Fields fields = new Fields(JsonText.parse(text), "", problems);
+        Fields fields = new Fields(new JacksonValue(JsonText.parse(text)), "", problems);
         fields.requireFormat(FORMAT, "class file");
         String title = fields.text("title", Text.TITLE);
         Optional<LocalDate> day = parsed(fields, "day", LocalDate::parse, "a day, such as 2026-11-27");
@@ -240,7 +241,7 @@ public final class LessonJson {
      */
     public static ClassShape readShape(String text) {
         Problems problems = new Problems();
-        ClassShape shape = shape(new Fields(JsonText.parse(text), "", problems));
+        ClassShape shape = shape(new Fields(new JacksonValue(JsonText.parse(text)), "", problems));
         if (!problems.isEmpty()) {
             throw new ProblemsException(problems.list());
         }

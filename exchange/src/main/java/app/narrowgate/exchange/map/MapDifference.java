@@ -78,7 +78,7 @@ public final class MapDifference {
             T is = are.get(id);
             if (!Objects.equals(was, is)) {
                 Kind what = was == null ? Kind.ADDED : is == null ? Kind.REMOVED : Kind.CHANGED;
-                Function<T, ObjectNode> writer = PartFormat.of(kind).writer();
+                Function<T, ObjectNode> writer = PartWriters.of(kind);
                 changes.add(new Change(kind.list(), id.value(), title(kind, id).orElse(id.value()), what,
                         what != Kind.CHANGED ? List.of()
                                 : TreeDifference.between(writer.apply(was), writer.apply(is), words())));

@@ -58,7 +58,7 @@ final class MapWriter {
     }
 
     private static <T extends Part> void list(ObjectNode root, PartKind<T> kind, EscapeMap map) {
-        list(root, kind.list(), map.parts(kind), PartFormat.of(kind).writer());
+        list(root, kind.list(), map.parts(kind), PartWriters.of(kind));
     }
 
     static ObjectNode named(Id id, String title) {

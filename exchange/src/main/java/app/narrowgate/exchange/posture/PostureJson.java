@@ -15,7 +15,8 @@ import app.narrowgate.core.check.Text;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Posture;
 import app.narrowgate.core.trait.Side;
-import app.narrowgate.exchange.json.Fields;
+import app.narrowgate.exchange.fields.Fields;
+import app.narrowgate.exchange.json.JacksonValue;
 import app.narrowgate.exchange.json.JsonText;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -56,7 +57,7 @@ public final class PostureJson {
     public static List<Posture> readFile(String text) {
         JsonNode root = JsonText.parse(text);
         Problems problems = new Problems();
-        Fields fields = new Fields(root, "", problems);
+        Fields fields = new Fields(new JacksonValue(root), "", problems);
         fields.requireFormat(FORMAT, "posture file");
         List<Optional<Posture>> postures = fields.objects("postures", f -> Optional.ofNullable(read(f)));
         fields.refuseUnknown();

@@ -6,7 +6,8 @@ import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.check.Text;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.record.Event;
-import app.narrowgate.exchange.json.Fields;
+import app.narrowgate.exchange.fields.Fields;
+import app.narrowgate.exchange.json.JacksonValue;
 import app.narrowgate.exchange.json.JsonText;
 import app.narrowgate.exchange.table.Cells;
 import java.time.Instant;
@@ -96,7 +97,7 @@ public final class RecordJson {
     }
 
     private static void requireFirst(String line, Problems problems) {
-        Fields first = new Fields(JsonText.parse(line), "line 1", problems);
+        Fields first = new Fields(new JacksonValue(JsonText.parse(line)), "line 1", problems);
         first.requireFormat(FORMAT, "record file");
         first.optionalText(MAP_FIELD, Text.TITLE);
         first.refuseUnknown();

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.catchThrowableOfType;
 import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.fixture.MapFixture;
+import app.narrowgate.core.map.Day;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Likelihood;
@@ -14,7 +15,6 @@ import app.narrowgate.core.map.PlaceKind;
 import app.narrowgate.core.map.RateRule;
 import app.narrowgate.core.map.Source;
 import app.narrowgate.core.map.Word;
-import java.time.LocalDate;
 import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -108,7 +108,7 @@ class MapJsonTest {
         String learned = GOOD.replace("\"works\":\"often\"",
                 "\"works\":0.47,\"source\":{\"chance\":0.47,\"before\":\"often\",\"tries\":24.5,\"noted\":16,\"until\":\"2026-09-03\"}");
         EscapeMap map = MapJson.read(learned);
-        assertThat(map.reactions().get(0).source()).contains(new Source(0.47, Likelihood.of(Word.OFTEN), 24.5, 16, LocalDate.of(2026, 9, 3)));
+        assertThat(map.reactions().get(0).source()).contains(new Source(0.47, Likelihood.of(Word.OFTEN), 24.5, 16, new Day(2026, 9, 3)));
         assertThat(map.reactions().get(0).before()).isEqualTo(Likelihood.of(Word.OFTEN));
         assertThat(MapJson.read(MapJson.writeText(map))).isEqualTo(map);
         assertThat(MapJson.read(learned.replace("\"works\":0.47", "\"works\":0.5")).reactions().get(0).source()).as("of another figure").isEmpty();

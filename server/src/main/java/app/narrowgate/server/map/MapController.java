@@ -203,6 +203,13 @@ class MapController {
         return who.may(Right.READ_MAPS) ? views.of(map) : views.toRead(map);
     }
 
+    @Needs(Right.READ_SHARED_MAPS)
+    @GetMapping("/{mapId}/carried")
+    @Operation(operationId = "carriedMap", summary = "A map as a browser needs it to solve it by itself")
+    CarriedMapView carried(@PathVariable UUID mapId) {
+        return views.carried(store.head(mapId));
+    }
+
     @Needs(Right.TAKE_OUT)
     @GetMapping(path = "/{mapId}/file", produces = MediaType.APPLICATION_JSON_VALUE)
     @Operation(operationId = "mapFile", summary = "A map as a file in the open format")

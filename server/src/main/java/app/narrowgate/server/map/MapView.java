@@ -168,7 +168,7 @@ public record MapView(UUID id, int revision, String title, String about, HouseVi
             @Schema(description = "How often it was tried in the rounds behind the figure") double tries,
             @Schema(description = "How many of these were noted") double noted, LocalDate until) {
         static SourceView of(Source source) {
-            return new SourceView(LikelihoodView.of(source.before()), source.tries(), source.noted(), source.until());
+            return new SourceView(LikelihoodView.of(source.before()), source.tries(), source.noted(), source.until().toLocalDate());
         }
     }
 

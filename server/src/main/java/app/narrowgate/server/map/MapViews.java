@@ -20,6 +20,8 @@ public class MapViews {
     private final Cache<StoredMap, MapView> views = Caffeine.newBuilder().weakKeys().build();
     private final Cache<StoredMap, MapView> readings = Caffeine.newBuilder().weakKeys().build();
 
+    private final Cache<StoredMap, CarriedMapView> carried = Caffeine.newBuilder().weakKeys().build();
+
     MapViews(Revisions revisions) {
         this.revisions = revisions;
     }
@@ -27,6 +29,11 @@ public class MapViews {
     /** The same for whoever only reads: without who changed what. */
     MapView toRead(StoredMap stored) {
         return readings.get(stored, map -> MapView.of(map, null, null));
+    }
+
+    /** What a browser needs to solve it. */
+    CarriedMapView carried(StoredMap stored) {
+        return carried.get(stored, CarriedMapView::of);
     }
 
     /** What is called otherwise is shown so. */

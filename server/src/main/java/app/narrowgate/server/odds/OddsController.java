@@ -6,7 +6,8 @@ import app.narrowgate.core.advice.StanceComparison;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.odds.Explainer;
-import app.narrowgate.core.odds.OddsSolver;
+import app.narrowgate.core.odds.Overview;
+import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.right.Right;
 import app.narrowgate.core.round.CommonStories;
@@ -75,7 +76,7 @@ class OddsController {
             @ParameterObject OddsQuestion question,
             @Parameter(hidden = true) WebRequest request) {
         return answer(mapId, question, "overview", request, (map, setting) ->
-                OverviewView.of(map.revision(), solved.odds(map, setting)));
+                OverviewView.of(map.revision(), Overview.of(solved.solved(map, setting))));
     }
 
     @GetMapping("/explanation")
@@ -144,7 +145,7 @@ class OddsController {
         MapIndex changed = request.in(map);
         Setting setting = question.toSetting(changed);
         return desk.compute(AnswerStore.weight(changed), () ->
-                OverviewView.of(map.revision(), OddsSolver.solve(changed, setting)));
+                OverviewView.of(map.revision(), Overview.of(SolvedMap.of(changed, setting))));
     }
 
     @GetMapping("/rest")

@@ -2,29 +2,18 @@ package app.narrowgate.server.odds;
 
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.check.RefusedException;
-import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
-import app.narrowgate.core.map.Matchup;
-import app.narrowgate.core.map.Occasion;
-import app.narrowgate.core.map.Principle;
-import app.narrowgate.core.map.ThinkingTime;
 import app.narrowgate.core.odds.Setting;
+import app.narrowgate.core.odds.SettingRequest;
 import app.narrowgate.core.person.Pairing;
-import app.narrowgate.core.solve.PartnerRead;
-import app.narrowgate.core.trait.AgeGroup;
-import app.narrowgate.core.trait.Injury;
-import app.narrowgate.core.trait.Level;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Size;
-import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
+import java.util.Optional;
 import java.util.UUID;
 
 /** What odds are asked for; whatever is missing takes its usual value. */
@@ -60,8 +49,6 @@ public record OddsQuestion(
                 + "oneself holds over the saved matchup's", schema = @Schema(allowableValues = {"lighter", "middle", "heavier"}))
         @Nullable String room) {
 
-    private static final String BY_CONDITION = "any";
-
     /** What is asked for where nobody in particular is below or on top; null for whatever takes its usual value. */
     public static OddsQuestion ofNobody(String aim, Double read, Double late, String matchup, List<String> stances) {
         return new OddsQuestion(aim, read, late, matchup, null, null, null, null, null, null, null, stances, null, null, null, null, null);
@@ -85,48 +72,11 @@ public record OddsQuestion(
         if (you != null || they != null || room != null) {
             throw new IllegalStateException("People are looked up first");
         }
-        Id aimId = aim == null || aim.isBlank() ? index.map().aims().get(0).id() : Id.of(aim);
-        ThinkingTime thinking = new ThinkingTime(or(thinkBase, index.map().house().thinking().base()),
-                or(thinkPerBit, index.map().house().thinking().perBit()));
-        return new Setting(aimId, new PartnerRead(or(read, 0.0)), or(late, 0.0), thinking, toMatchup(index), toStances(index), Set.of());
-    }
-
-    private Matchup toMatchup(MapIndex index) {
-        Matchup saved = matchup == null || matchup.isBlank() ? index.map().houseMatchup()
-                : index.matchup(Id.of(matchup)).orElseThrow(() -> new RefusedException(
-                        "No matchup is called “%s”; the map has %s.".formatted(matchup,
-                                index.map().matchups().stream().map(m -> m.id().value()).toList())));
-        Set<Injury> injuries = new LinkedHashSet<>();
-        if (injury == null) {
-            injuries.addAll(saved.injuries());
-        } else {
-            injury.forEach(code -> injuries.add(Coded.require(Injury.class, "An injury", code)));
-        }
-        return new Matchup(saved.id(), saved.title(), or(weightGap, saved.weightGap()),
-                or(heightGap, saved.heightGap()), or(jacket, saved.jacket()),
-                setting == null ? saved.setting() : Coded.require(Occasion.class, "The setting", setting),
-                age == null ? saved.age() : Coded.require(AgeGroup.class, "The age group", age),
-                level == null ? saved.level() : Coded.require(Level.class, "The level", level), injuries, saved.facts());
-    }
-
-    private Map<Id, Id> toStances(MapIndex index) {
-        Map<Id, Id> stances = new LinkedHashMap<>(index.map().houseStances());
-        for (String written : stance == null ? List.<String>of() : stance) {
-            String[] parts = written.split("/", -1);
-            Principle principle = parts.length != 2 ? null : index.map().principles().stream()
-                    .filter(p -> p.id().value().equals(parts[0])).findFirst().orElse(null);
-            if (principle == null || !parts[1].equals(BY_CONDITION)
-                    && principle.stances().stream().noneMatch(s -> s.id().value().equals(parts[1]))) {
-                throw new RefusedException(
-                        "“%s” is not a stance on this map; write principle/stance.".formatted(written));
-            }
-            if (parts[1].equals(BY_CONDITION)) {
-                stances.remove(principle.id());
-            } else {
-                stances.put(principle.id(), Id.of(parts[1]));
-            }
-        }
-        return stances;
+        return new SettingRequest(Optional.ofNullable(aim), Optional.ofNullable(read), Optional.ofNullable(late),
+                Optional.ofNullable(matchup), Optional.ofNullable(weightGap), Optional.ofNullable(heightGap),
+                Optional.ofNullable(jacket), Optional.ofNullable(setting), Optional.ofNullable(age), Optional.ofNullable(level),
+                Optional.ofNullable(injury), or(stance, List.of()), Optional.ofNullable(thinkBase), Optional.ofNullable(thinkPerBit))
+                .on(index);
     }
 
     private static <T> T or(T value, T otherwise) {

@@ -2,10 +2,8 @@ package app.narrowgate.server.odds;
 
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.map.Id;
-import app.narrowgate.core.map.PlaceKind;
-import app.narrowgate.core.odds.Odds;
-import app.narrowgate.core.odds.ReactionOdds;
-import app.narrowgate.core.odds.SituationOdds;
+import app.narrowgate.core.odds.Glance;
+import app.narrowgate.core.odds.Overview;
 import app.narrowgate.server.config.RenderedOnce;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
@@ -24,19 +22,16 @@ record OverviewView(int revision, double start, boolean converged, Map<String, G
             @Schema(description = "The best kind of end, or a better one, that can be forced whatever they answer; missing "
                     + "where none of worth can")
             @Nullable String forced) {
-        static GlanceView of(SituationOdds odds) {
-            return new GlanceView(OddsView.nine(odds.worth()), odds.best().map(Id::value).orElse(null), odds.stop(),
-                    odds.reactions().stream().anyMatch(ReactionOdds::usable), OddsView.nine(odds.guardOrBetter()),
-                    OddsView.nine(odds.ends().getOrDefault(PlaceKind.REVERSAL, 0.0)),
-                    OddsView.nine(odds.ends().getOrDefault(PlaceKind.TAP, 0.0)),
-                    odds.forced().map(Coded::code).orElse(null));
+        static GlanceView of(Glance at) {
+            return new GlanceView(OddsView.nine(at.worth()), at.best().map(Id::value).orElse(null), at.stop(), at.usable(),
+                    OddsView.nine(at.guardOrBetter()), OddsView.nine(at.reversal()), OddsView.nine(at.tap()),
+                    at.forced().map(Coded::code).orElse(null));
         }
     }
 
-    static OverviewView of(int revision, Odds odds) {
+    static OverviewView of(int revision, Overview overview) {
         Map<String, GlanceView> situations = new LinkedHashMap<>();
-        odds.situations().forEach((id, at) -> situations.put(id.value(), GlanceView.of(at)));
-        return new OverviewView(revision, OddsView.nine(odds.start()), odds.converged(),
-                situations);
+        overview.glances().forEach(at -> situations.put(at.situation().value(), GlanceView.of(at)));
+        return new OverviewView(revision, OddsView.nine(overview.start()), overview.converged(), situations);
     }
 }

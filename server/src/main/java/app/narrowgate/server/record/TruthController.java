@@ -1,5 +1,6 @@
 package app.narrowgate.server.record;
 
+import app.narrowgate.core.map.Day;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Source;
@@ -113,7 +114,7 @@ class TruthController {
             throw new ConflictException("More was logged meanwhile: by now it is %d of 100. Look at it again.".formatted(Math.round(SHOWN * learned)), Map.of());
         }
         Source source = new Source(learned, before.before(), round(beliefs.evidence().tries(before.id())), round(beliefs.evidence().noted(before.id())),
-                LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC));
+                Day.of(LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC)));
         return views.of(editing.edit(mapId, map.revision(), who, "Learned how often “%s” gets going".formatted(map.index().reactionTitle(before)),
                 now -> now.with(before.learned(source))));
     }

@@ -1,4 +1,4 @@
-package app.narrowgate.exchange.json;
+package app.narrowgate.exchange.fields;
 
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.check.Problem;
@@ -15,10 +15,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
-import tools.jackson.databind.JsonNode;
 
 /**
- * The fields of one JSON object, read strictly. A field that is wrong adds a problem and yields a harmless stand-in, so
+ * The fields of one object, read strictly. A field that is wrong adds a problem and yields a harmless stand-in, so
  * that reading goes on and every problem of a file is found in one pass; what was read counts only if there is none.
  */
 public final class Fields {
@@ -35,23 +34,23 @@ public final class Fields {
      */
     private static final String STAND_IN = "unreadable";
 
-    private final JsonNode node;
+    private final Value node;
     private final String place;
     /** The list whose entries these are, as it is named in a sentence; empty for the fields of an object. */
     private final String list;
     private final Problems problems;
     private final Set<String> known = new HashSet<>();
 
-    public Fields(JsonNode node, String place, Problems problems) {
+    public Fields(Value node, String place, Problems problems) {
         this(node, place, "", problems);
     }
 
-    private Fields(JsonNode node, String place, String list, Problems problems) {
+    private Fields(Value node, String place, String list, Problems problems) {
         this.node = node;
         this.place = place;
         this.list = list;
         this.problems = problems;
-        if (!node.isObject()) {
+        if (!node.is(Value.Kind.OBJECT)) {
             problem("", "This is " + kind(node) + "; an object { … } belongs here.");
         }
     }
@@ -65,14 +64,14 @@ public final class Fields {
      */
     public void requireFormat(String format, String what) {
         known.add("format");
-        JsonNode said = node.get("format");
-        if (said != null && said.isString() && said.stringValue().equals(format)) {
+        Value said = node.get("format");
+        if (said != null && said.is(Value.Kind.TEXT) && said.text().equals(format)) {
             return;
         }
-        throw new ProblemsException(List.of(new Problem(node.isObject() ? at("format") : place,
-                said == null || !said.isString()
+        throw new ProblemsException(List.of(new Problem(node.is(Value.Kind.OBJECT) ? at("format") : place,
+                said == null || !said.is(Value.Kind.TEXT)
                         ? "This is not a %s: it does not say of itself that it is one.".formatted(what)
-                        : otherFormat(said.stringValue(), format, what))));
+                        : otherFormat(said.text(), format, what))));
     }
 
     private static String otherFormat(String said, String format, String what) {
@@ -89,16 +88,8 @@ public final class Fields {
         return text.length() > MOST_SHOWN ? text.substring(0, MOST_SHOWN) + "…" : text;
     }
 
-    private static String kind(JsonNode node) {
-        return switch (node.getNodeType()) {
-            case ARRAY -> "a list";
-            case BOOLEAN -> "true or false";
-            case NULL -> "null";
-            case NUMBER -> "a number";
-            case STRING -> "a text";
-            case OBJECT -> "an object";
-            default -> "nothing";
-        };
+    private static String kind(Value value) {
+        return value.kind().called();
     }
 
     /** A JSON pointer to a field, escaped as RFC 6901 asks. */
@@ -118,35 +109,35 @@ public final class Fields {
     /**
      * The field's value; empty when it is missing. What is left out is left out: null is none of the format's values.
      */
-    private Optional<JsonNode> value(String field) {
-        Optional<JsonNode> value = valueOrNull(field);
-        if (value.isEmpty() && node.has(field)) {
+    private Optional<Value> value(String field) {
+        Optional<Value> value = valueOrNull(field);
+        if (value.isEmpty() && has(field)) {
             problem(field, "“%s” is null; give a value or leave it out.".formatted(field));
         }
         return value;
     }
 
     /** The value of a field that says by null that there is none; empty when it is missing or null. */
-    private Optional<JsonNode> valueOrNull(String field) {
+    private Optional<Value> valueOrNull(String field) {
         known.add(field);
-        JsonNode value = node.get(field);
-        return value == null || value.isNull() ? Optional.empty() : Optional.of(value);
+        Value value = node.get(field);
+        return value == null || value.is(Value.Kind.NULL) ? Optional.empty() : Optional.of(value);
     }
 
-    private Optional<JsonNode> required(String field) {
-        Optional<JsonNode> value = value(field);
-        if (value.isEmpty() && node.isObject() && !node.has(field)) {
+    private Optional<Value> required(String field) {
+        Optional<Value> value = value(field);
+        if (value.isEmpty() && node.is(Value.Kind.OBJECT) && !has(field)) {
             problem(field, "“%s” is missing.".formatted(field));
         }
         return value;
     }
 
-    private Optional<String> string(String field, Optional<JsonNode> value) {
-        if (value.isPresent() && !value.get().isString()) {
+    private Optional<String> string(String field, Optional<Value> value) {
+        if (value.isPresent() && !value.get().is(Value.Kind.TEXT)) {
             problem(field, "“%s” is %s; a text belongs here.".formatted(list + field, kind(value.get())));
             return Optional.empty();
         }
-        return value.map(JsonNode::stringValue).map(Text::tidy);
+        return value.map(Value::text).map(Text::tidy);
     }
 
     /** A text that must be there; a stand-in where it is not or does not fit, of which nothing is read. */
@@ -168,7 +159,7 @@ public final class Fields {
     /** The part's own id; the stand-in for a bad one is taken from its place, so that it is unique. */
     public Id id() {
         return id("id", required("id")).orElseGet(
-                () -> Id.of("unreadable" + Integer.toUnsignedString(place.hashCode())));
+                () -> Id.of("unreadable" + Integer.toHexString(place.hashCode())));
     }
 
     public Id reference(String field) {
@@ -184,7 +175,7 @@ public final class Fields {
         return id(field, valueOrNull(field));
     }
 
-    private Optional<Id> id(String field, Optional<JsonNode> value) {
+    private Optional<Id> id(String field, Optional<Value> value) {
         Optional<String> text = string(field, value);
         Optional<String> wrong = text.flatMap(Id::problem);
         wrong.ifPresent(message -> problem(field, message));
@@ -199,16 +190,15 @@ public final class Fields {
         return number(field, value(field), rule).orElse(otherwise);
     }
 
-    private Optional<Double> number(String field, Optional<JsonNode> value, Range rule) {
+    private Optional<Double> number(String field, Optional<Value> value, Range rule) {
         if (value.isEmpty()) {
             return Optional.empty();
         }
-        if (!value.get().isNumber()) {
+        if (!value.get().is(Value.Kind.NUMBER)) {
             problem(field, "“%s” is %s; a number belongs here.".formatted(list + field, kind(value.get())));
             return Optional.empty();
         }
-        // Digits beyond a double's range are beyond every range.
-        double number = value.get().asDoubleOpt().orElse(Double.POSITIVE_INFINITY);
+        double number = value.get().number();
         Optional<String> wrong = rule.problem("“" + list + field + "”", number);
         wrong.ifPresent(message -> problem(field, message));
         return wrong.isPresent() ? Optional.empty() : Optional.of(number);
@@ -224,12 +214,12 @@ public final class Fields {
     }
 
     public boolean flag(String field, boolean otherwise) {
-        Optional<JsonNode> value = value(field);
-        if (value.isPresent() && !value.get().isBoolean()) {
+        Optional<Value> value = value(field);
+        if (value.isPresent() && !value.get().is(Value.Kind.TRUTH)) {
             problem(field, "“%s” is %s; true or false belongs here.".formatted(field, kind(value.get())));
             return otherwise;
         }
-        return value.map(JsonNode::booleanValue).orElse(otherwise);
+        return value.map(Value::isTrue).orElse(otherwise);
     }
 
     public <E extends Enum<E> & Coded> E coded(String field, Class<E> type) {
@@ -253,9 +243,9 @@ public final class Fields {
     }
 
     /** A field that is a word of {@code type} or a number. */
-    public Optional<JsonNode> wordOrNumber(String field) {
-        Optional<JsonNode> value = required(field);
-        if (value.isPresent() && !value.get().isNumber() && !value.get().isString()) {
+    public Optional<Value> wordOrNumber(String field) {
+        Optional<Value> value = required(field);
+        if (value.isPresent() && !value.get().is(Value.Kind.NUMBER) && !value.get().is(Value.Kind.TEXT)) {
             problem(field, "“%s” is %s; a word or a number belongs here.".formatted(field, kind(value.get())));
             return Optional.empty();
         }
@@ -275,14 +265,14 @@ public final class Fields {
     /** A list of objects; an absent one is empty. */
     public <T> List<T> objects(String field, Function<Fields, T> reader) {
         List<T> read = new ArrayList<>();
-        List<JsonNode> items = items(field);
+        List<Value> items = items(field);
         for (int i = 0; i < items.size() && !problems.isFull(); i++) {
             read.add(read(items.get(i), at(field) + "/" + i, reader));
         }
         return read;
     }
 
-    private <T> T read(JsonNode value, String where, Function<Fields, T> reader) {
+    private <T> T read(Value value, String where, Function<Fields, T> reader) {
         Fields fields = new Fields(value, where, problems);
         T read = reader.apply(fields);
         fields.refuseUnknown();
@@ -296,7 +286,7 @@ public final class Fields {
 
     /** The same with every entry in its place; empty where it does not fit, which has been told. */
     public List<Optional<String>> textsByPlace(String field, Text rule, int most) {
-        List<JsonNode> items = items(field);
+        List<Value> items = items(field);
         if (items.size() > most) {
             problem(field, "“%s” has %d entries; at most %d fit.".formatted(field, items.size(), most));
         }
@@ -309,12 +299,12 @@ public final class Fields {
         return texts;
     }
 
-    private List<JsonNode> items(String field) {
-        Optional<JsonNode> value = value(field);
+    private List<Value> items(String field) {
+        Optional<Value> value = value(field);
         if (value.isEmpty()) {
             return List.of();
         }
-        if (!value.get().isArray()) {
+        if (!value.get().is(Value.Kind.LIST)) {
             problem(field, "“%s” is %s; a list [ … ] belongs here.".formatted(field, kind(value.get())));
             return List.of();
         }
@@ -322,53 +312,45 @@ public final class Fields {
             problem(field, "“%s” has %d entries; at most %d fit.".formatted(field, value.get().size(), MOST_ITEMS));
             return List.of();
         }
-        return List.copyOf(value.get().values());
+        return value.get().items();
     }
 
     /** An object from ids to true or false; an absent one is empty. */
     public Map<Id, Boolean> flags(String field) {
-        Map<Id, Boolean> flags = new LinkedHashMap<>();
-        object(field, fields -> {
-            fields.node.propertyNames().forEach(name -> {
-                fields.known.add(name);
-                Optional<String> wrong = Id.problem(name);
-                wrong.ifPresent(message -> fields.problem(name, message));
-                boolean flag = fields.flag(name, true);
-                if (wrong.isEmpty()) {
-                    flags.put(Id.of(name), flag);
-                }
-            });
-            return flags;
-        });
-        return flags;
+        return byId(field, (fields, name) -> fields.flag(name, true));
     }
 
     /** An object from ids to numbers; an absent one is empty. */
     public Map<Id, Double> numbers(String field, Range rule) {
-        Map<Id, Double> numbers = new LinkedHashMap<>();
+        return byId(field, (fields, name) -> fields.number(name, rule));
+    }
+
+    private <V> Map<Id, V> byId(String field, ValueReader<V> reader) {
+        Map<Id, V> values = new LinkedHashMap<>();
         object(field, fields -> {
-            fields.node.propertyNames().forEach(name -> {
+            fields.node.names().forEach(name -> {
+                fields.known.add(name);
                 Optional<String> wrong = Id.problem(name);
                 wrong.ifPresent(message -> fields.problem(name, message));
-                double number = fields.number(name, rule);
+                V value = reader.read(fields, name);
                 if (wrong.isEmpty()) {
-                    numbers.put(Id.of(name), number);
+                    values.put(Id.of(name), value);
                 }
             });
-            return numbers;
+            return values;
         });
-        return numbers;
+        return values;
     }
 
     /** A list of so many numbers; nought for each that does not fit, which has been told. */
     public List<Double> numbers(String field, Range rule, int count) {
-        List<JsonNode> items = items(field);
+        List<Value> items = items(field);
         if (items.size() != count) {
             problem(field, "“%s” has %d numbers; %d belong here.".formatted(field, items.size(), count));
         }
         List<Double> numbers = new ArrayList<>();
         for (int i = 0; i < count; i++) {
-            Optional<JsonNode> number = i < items.size() ? Optional.of(items.get(i)) : Optional.empty();
+            Optional<Value> number = i < items.size() ? Optional.of(items.get(i)) : Optional.empty();
             numbers.add(entries(field).number(Integer.toString(i), number, rule).orElse(0.0));
         }
         return numbers;
@@ -378,7 +360,7 @@ public final class Fields {
     public <E extends Enum<E> & Coded, V> Map<E, V> byCode(String field, Class<E> type, ValueReader<V> reader) {
         Map<E, V> values = new LinkedHashMap<>();
         object(field, fields -> {
-            fields.node.propertyNames().forEach(name -> {
+            fields.node.names().forEach(name -> {
                 Optional<E> code = fields.coded(name, Optional.of(name), type);
                 fields.known.add(name);
                 V value = reader.read(fields, name);
@@ -391,7 +373,7 @@ public final class Fields {
 
     /** True when the field is there. */
     public boolean has(String field) {
-        return node.has(field);
+        return node.get(field) != null;
     }
 
     /** Takes these names as known without reading them. */
@@ -406,7 +388,7 @@ public final class Fields {
 
     /** Adds a problem for every field that nothing asked for; a misspelt name must not be lost silently. */
     public void refuseUnknown() {
-        for (String name : node.propertyNames()) {
+        for (String name : node.names()) {
             if (problems.isFull()) {
                 return;
             }

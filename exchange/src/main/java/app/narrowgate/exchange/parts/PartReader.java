@@ -1,24 +1,23 @@
-package app.narrowgate.exchange.map;
+package app.narrowgate.exchange.parts;
 
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.Problems;
-import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.check.Range;
 import app.narrowgate.core.check.Text;
 import app.narrowgate.core.map.Aim;
 import app.narrowgate.core.map.Bearing;
 import app.narrowgate.core.map.Clock;
-import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.Day;
 import app.narrowgate.core.map.Fact;
+import app.narrowgate.core.map.Family;
 import app.narrowgate.core.map.Feeder;
-import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.GripGrade;
+import app.narrowgate.core.map.Hold;
 import app.narrowgate.core.map.House;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Lean;
 import app.narrowgate.core.map.Likelihood;
-import app.narrowgate.core.map.MapRules;
 import app.narrowgate.core.map.Matchup;
 import app.narrowgate.core.map.Movement;
 import app.narrowgate.core.map.Occasion;
@@ -27,6 +26,7 @@ import app.narrowgate.core.map.Part;
 import app.narrowgate.core.map.PartKind;
 import app.narrowgate.core.map.PlaceKind;
 import app.narrowgate.core.map.PlaceNotes;
+import app.narrowgate.core.map.Posture;
 import app.narrowgate.core.map.Principle;
 import app.narrowgate.core.map.RateRule;
 import app.narrowgate.core.map.Reaction;
@@ -34,116 +34,74 @@ import app.narrowgate.core.map.Requirement;
 import app.narrowgate.core.map.Response;
 import app.narrowgate.core.map.Segment;
 import app.narrowgate.core.map.Situation;
+import app.narrowgate.core.map.Source;
 import app.narrowgate.core.map.Stage;
 import app.narrowgate.core.map.StanceRef;
-import app.narrowgate.core.map.Source;
 import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.map.ThinkingTime;
 import app.narrowgate.core.map.Word;
 import app.narrowgate.core.trait.AgeGroup;
 import app.narrowgate.core.trait.Injury;
 import app.narrowgate.core.trait.Level;
-import app.narrowgate.exchange.json.Fields;
-import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
+import app.narrowgate.exchange.fields.Fields;
+import app.narrowgate.exchange.fields.Value;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ObjectNode;
+import java.util.function.Function;
 
-/** Reads a map file's tree. Finds every problem in one pass, in what the fields say and in how the parts fit. */
-final class MapReader {
+/** Reads the parts of a map, each kind its own; what is wrong goes into the list of problems. */
+final class PartReader {
 
     private static final int MOST_TEXTS = 50;
+    private static final Day EARLY = new Day(1970, 1, 1);
     private static final Requirement STAND_IN = Requirement.Need.of(Id.of("unreadable"), "unreadable", 1, Set.of());
 
-    private final Problems problems = new Problems();
+    private final Problems problems;
+    private final Map<PartKind<?>, Function<Fields, ? extends Part>> readers = new LinkedHashMap<>();
 
-    /**
-     * The map in {@code root}.
-     *
-     * @throws ProblemsException with every problem, if there is one
-     */
-    static EscapeMap read(JsonNode root) {
-        return new MapReader().map(root);
+    PartReader(Problems problems, Function<Fields, Posture> postures) {
+        this.problems = problems;
+        add(PartKind.FAMILIES, f -> new Family(f.id(), f.text("title", Text.TITLE), f.optionalReference("posture")));
+        add(PartKind.FACTS, PartReader::fact);
+        add(PartKind.PRINCIPLES, PartReader::principle);
+        add(PartKind.MOVEMENTS, this::movement);
+        add(PartKind.TECHNIQUES, this::technique);
+        add(PartKind.SITUATIONS, this::situation);
+        add(PartKind.OUTCOMES, PartReader::outcome);
+        add(PartKind.REACTIONS, this::reaction);
+        add(PartKind.AIMS, PartReader::aim);
+        add(PartKind.MATCHUPS, this::matchup);
+        add(PartKind.RULES, PartReader::rule);
+        add(PartKind.HOLDS, this::hold);
+        add(PartKind.POSTURES, postures);
     }
 
-    private EscapeMap map(JsonNode root) {
-        Fields fields = new Fields(root, "", problems);
-        fields.requireFormat(MapJson.FORMAT, "map file");
-        String title = fields.text("title", Text.TITLE);
-        String about = fields.optionalText("about", EscapeMap.ABOUT);
-        House house = fields.object("house", MapReader::house).orElse(House.USUAL);
-        Map<PartKind<?>, List<?>> parts = new LinkedHashMap<>();
-        PartKind.ALL.forEach(kind -> parts.put(kind, fields.objects(kind.list(), f -> part(kind, f))));
-        EscapeMap map = new EscapeMap(title, about, house, parts);
-        if (root.has("parts")) {
-            fields.problem("parts", "This map is kept in several files; give all of them, or the map as one file.");
-        }
-        fields.refuseUnknown();
-        return root.isObject() ? fitting(map, MapRules.problems(map)) : refuse();
-    }
-
-    /** The map where it was read without a problem and its parts fit together. */
-    private EscapeMap fitting(EscapeMap map, List<Problem> misfits) {
-        if (problems.isFull()) {
-            return refuse();
-        }
-        // A field that could not be read has been named; what its stand-in leads to is no news.
-        Set<String> named = problems.list().stream().map(Problem::place).collect(Collectors.toSet());
-        misfits.stream().filter(p -> !named.contains(p.place())).forEach(problems::add);
-        return problems.isEmpty() ? map : refuse();
-    }
-
-    private EscapeMap refuse() {
-        throw new ProblemsException(problems.list());
-    }
-
-    /**
-     * {@code map} with parts put into it, each in the place of the one with its id or at the end of its list.
-     *
-     * @throws ProblemsException with every problem, placed as in a file of the whole map
-     */
-    static EscapeMap put(EscapeMap map, List<PartJson.Put> puts) {
-        MapReader reader = new MapReader();
-        EscapeMap changed = map;
-        for (PartJson.Put put : puts) {
-            changed = reader.put(changed, put.kind(), put.named());
-        }
-        return reader.fitting(changed, MapRules.problems(changed, map));
-    }
-
-    private <T extends Part> EscapeMap put(EscapeMap map, PartKind<T> kind, ObjectNode node) {
-        List<Id> ids = map.partsInForce(kind).stream().map(Part::id).toList();
-        int known = ids.indexOf(Id.of(node.get("id").stringValue()));
-        Fields fields = new Fields(node, "/%s/%d".formatted(kind, known < 0 ? ids.size() : known), problems);
-        T part = part(kind, fields);
-        fields.refuseUnknown();
-        return map.with(part);
+    private <T extends Part> void add(PartKind<T> kind, Function<Fields, T> reader) {
+        readers.put(kind, reader);
     }
 
     /** One part of a kind. */
-    private <T extends Part> T part(PartKind<T> kind, Fields f) {
-        return PartFormat.of(kind).reader().read(this, f);
+    @SuppressWarnings("unchecked") // Filled kind by kind.
+    <T extends Part> T read(PartKind<T> kind, Fields f) {
+        return (T) readers.get(kind).apply(f);
     }
 
-    private static House house(Fields f) {
+    static House house(Fields f) {
         List<GripGrade> grips = f.objects("grips", g -> new GripGrade(g.text("title", Text.TITLE), g.number("grade", GripGrade.GRADE)));
         return new House(f.optionalReference("matchup"), f.object("thinking", t -> new ThinkingTime(
                 t.number("base", ThinkingTime.COEFFICIENT), t.number("perBit", ThinkingTime.COEFFICIENT)))
                 .orElse(ThinkingTime.USUAL), f.has("grips") ? grips : House.USUAL_GRIPS);
     }
 
-    Movement movement(Fields f) {
+    private Movement movement(Fields f) {
         return new Movement(f.id(), f.text("title", Text.TITLE), alsoCalled(f), codes(f, "uses", Segment.class),
                 codes(f, "risks", Injury.class), f.texts("steps", Text.WORDS, Movement.MOST_STEPS),
-                f.objects("faults", MapReader::fault), f.flag("bothSides", true),
+                f.objects("faults", PartReader::fault), f.flag("bothSides", true),
                 f.whole("repetitions", Movement.REPETITIONS, 0));
     }
 
@@ -151,8 +109,8 @@ final class MapReader {
         return f.texts("alsoCalled", Text.TITLE, PlaceNotes.MOST_NAMES);
     }
 
-    static Fact fact(Fields f) {
-        return new Fact(f.id(), f.text("title", Text.TITLE), f.object("measured", MapReader::measured).flatMap(m -> m));
+    private static Fact fact(Fields f) {
+        return new Fact(f.id(), f.text("title", Text.TITLE), f.object("measured", PartReader::measured).flatMap(m -> m));
     }
 
     /** Empty where what it is read off cannot be told of a pair, which has been told. */
@@ -166,23 +124,23 @@ final class MapReader {
         return Optional.of(new Fact.Measured(gauge, from));
     }
 
-    static Outcome outcome(Fields f) {
+    private static Outcome outcome(Fields f) {
         return new Outcome(f.id(), f.text("title", Text.TITLE), f.coded("kind", PlaceKind.class),
                 f.optionalReference("then"), f.optionalReference("posture"));
     }
 
-    static Principle principle(Fields f) {
+    private static Principle principle(Fields f) {
         return new Principle(f.id(), f.text("title", Text.TITLE), optionalSentence(f, "condition"),
                 f.objects("stances", s -> new Principle.Stance(s.id(), s.text("title", Text.TITLE),
                         optionalSentence(s, "wants"))), f.optionalReference("house"));
     }
 
-    Hold hold(Fields f) {
+    private Hold hold(Fields f) {
         return new Hold(f.id(), f.text("title", Text.TITLE), f.coded("kind", Hold.Kind.class), references(f, "at"),
                 f.object("needs", needs -> requirement(needs, 1)).orElseGet(() -> {
                     f.problem("needs", "“needs” is missing.");
                     return STAND_IN;
-                }), f.texts("cautions", Text.WORDS, MOST_TEXTS), f.object("feeder", MapReader::feeder).orElse(Feeder.NONE),
+                }), f.texts("cautions", Text.WORDS, MOST_TEXTS), f.object("feeder", PartReader::feeder).orElse(Feeder.NONE),
                 f.objects("arms", this::arms));
     }
 
@@ -216,10 +174,10 @@ final class MapReader {
                         o.text("fault", Text.WORDS), o.text("leaves", Text.WORDS))));
     }
 
-    Technique technique(Fields f) {
+    private Technique technique(Fields f) {
         return new Technique(f.id(), f.text("title", Text.TITLE), alsoCalled(f), references(f, "movements"),
                 f.texts("checkpoints", Text.WORDS, Technique.MOST_CHECKPOINTS),
-                f.objects("faults", MapReader::fault),
+                f.objects("faults", PartReader::fault),
                 f.objects("questions", q -> new Technique.Question(q.text("ask", Text.WORDS),
                         optionalSentence(q, "answer"))),
                 f.texts("cautions", Text.WORDS, MOST_TEXTS), stance(f),
@@ -268,17 +226,16 @@ final class MapReader {
         if (text.isEmpty()) {
             return Optional.empty();
         }
-        String[] parts = text.split("/", -1);
-        if (parts.length != 2 || Id.problem(parts[0]).isPresent() || Id.problem(parts[1]).isPresent()) {
+        Optional<StanceRef> stance = StanceRef.read(text);
+        if (stance.isEmpty()) {
             f.problem("stance", "“%s” does not name a stance; write principle/stance.".formatted(text));
-            return Optional.empty();
         }
-        return Optional.of(new StanceRef(Id.of(parts[0]), Id.of(parts[1])));
+        return stance;
     }
 
-    Situation situation(Fields f) {
+    private Situation situation(Fields f) {
         Optional<PlaceKind> rest = f.codedOrNull("rest", PlaceKind.class);
-        if (rest.equals(Optional.of(PlaceKind.TAP))) {
+        if (rest.isPresent() && rest.get() == PlaceKind.TAP) {
             f.problem("rest", "Nobody rests in a tap; make it an outcome.");
             rest = Optional.empty();
         }
@@ -288,7 +245,7 @@ final class MapReader {
                 f.objectOrNull("clock", c -> new Clock(c.number("seconds", Clock.SECONDS), c.reference("becomes"))),
                 f.number("entry", Situation.ENTRY, 0), rest, references(f, "feeds"),
                 new PlaceNotes(alsoCalled(f), f.byCode("yours", Segment.class, (yours, name) -> yours.text(name, Text.WORDS)),
-                        f.object("feeder", MapReader::feeder).orElse(Feeder.NONE), optionalSentence(f, "oneAnswer")),
+                        f.object("feeder", PartReader::feeder).orElse(Feeder.NONE), optionalSentence(f, "oneAnswer")),
                 f.optionalReference("posture"));
     }
 
@@ -296,10 +253,10 @@ final class MapReader {
         return new Feeder(optionalSentence(f, "weight"), optionalSentence(f, "care"), optionalSentence(f, "gives"));
     }
 
-    Reaction reaction(Fields f) {
+    private Reaction reaction(Fields f) {
         return new Reaction(f.id(), f.reference("from"), f.reference("technique"),
                 optionalSentence(f, "when"), optionalSentence(f, "doNot"), f.flags("needs"), f.number("seconds", Reaction.SECONDS), likelihood(f, "works", Range.CHANCE),
-                f.object("source", MapReader::source),
+                f.object("source", PartReader::source),
                 f.referenceOrNull("stuffed"), f.objects("responses", this::response));
     }
 
@@ -312,14 +269,12 @@ final class MapReader {
         return new Source(f.number("chance", Range.CHANCE), likelihood(f, "before", Range.CHANCE), tries, Math.min(noted, tries), day(f, "until"));
     }
 
-    private static LocalDate day(Fields f, String field) {
+    private static Day day(Fields f, String field) {
         String said = f.text(field, Text.TITLE);
-        try {
-            return LocalDate.parse(said);
-        } catch (DateTimeParseException e) {
+        return Day.read(said).orElseGet(() -> {
             f.problem(field, "“%s” is no day; write it like 2026-09-03.".formatted(said));
-            return LocalDate.EPOCH;
-        }
+            return EARLY;
+        });
     }
 
     private Response response(Fields f) {
@@ -328,20 +283,20 @@ final class MapReader {
     }
 
     private static Likelihood likelihood(Fields f, String field, Range rule) {
-        Optional<JsonNode> value = f.wordOrNumber(field);
-        if (value.isPresent() && value.get().isNumber()) {
+        Optional<Value> value = f.wordOrNumber(field);
+        if (value.isPresent() && value.get().is(Value.Kind.NUMBER)) {
             return Likelihood.of(f.number(field, rule));
         }
         return value.isEmpty() ? Likelihood.of(Word.SOMETIMES) : Likelihood.of(f.coded(field, Word.class));
     }
 
-    static Aim aim(Fields f) {
+    private static Aim aim(Fields f) {
         return new Aim(f.id(), f.text("title", Text.TITLE),
                 f.byCode("worth", PlaceKind.class, (worth, name) -> worth.number(name, Range.CHANCE)),
                 f.numbers("places", Range.CHANCE));
     }
 
-    Matchup matchup(Fields f) {
+    private Matchup matchup(Fields f) {
         return new Matchup(f.id(), f.text("title", Text.TITLE), f.number("weightGap", Matchup.WEIGHT_GAP, 0),
                 f.number("heightGap", Matchup.HEIGHT_GAP, 0), f.flag("jacket", false),
                 f.optionalCoded("setting", Occasion.class).orElse(Occasion.SPORT),
@@ -350,7 +305,7 @@ final class MapReader {
                 codes(f, "injuries", Injury.class), f.flags("facts"));
     }
 
-    static RateRule rule(Fields f) {
+    private static RateRule rule(Fields f) {
         return new RateRule(f.id(), f.text("title", Text.TITLE), f.coded("gauge", RateRule.Gauge.class),
                 f.number("above", RateRule.DOSE, 0), f.number("most", RateRule.DOSE),
                 f.codedOrNull("target", Lean.class), f.coded("effect", RateRule.Effect.class),

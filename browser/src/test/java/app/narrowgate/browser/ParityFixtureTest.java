@@ -1,0 +1,119 @@
+package app.narrowgate.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.narrowgate.core.fixture.RandomMaps;
+import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.MapIndex;
+import app.narrowgate.core.map.Matchup;
+import app.narrowgate.core.odds.OddsSolver;
+import app.narrowgate.core.odds.Overview;
+import app.narrowgate.core.odds.SettingRequest;
+import app.narrowgate.core.odds.SolvedMap;
+import app.narrowgate.exchange.json.JacksonValue;
+import app.narrowgate.exchange.map.MapFolder;
+import app.narrowgate.exchange.map.MapJson;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Writes down what this machine computes of the demo's map and of random ones, raw and unrounded, for the web client's tests
+ * to replay on what was compiled for browsers. A fixture is written anew at every build: nothing old is ever agreed with.
+ */
+class ParityFixtureTest {
+
+    private static final Path FIXTURES = Path.of("target", "parity");
+    private static final Path DEMO = Path.of("..", "demo", "map");
+    private static final JsonMapper MAPPER = JsonMapper.builder().build();
+    private static final int RANDOM_MAPS = 40;
+
+    @Test
+    void theDemoIsWrittenDown() throws IOException {
+        EscapeMap map = MapFolder.read(DEMO);
+        List<ObjectNode> settings = new ArrayList<>();
+        for (double read : new double[] {0, 0.25, 0.7, 1}) {
+            settings.add(setting(read, 0.5));
+        }
+        for (double late : new double[] {0, 1.3, 4}) {
+            settings.add(setting(0.25, late));
+        }
+        map.aims().forEach(aim -> settings.add(setting(0.25, 0.5).put("aim", aim.id().value())));
+        map.matchups().forEach(matchup -> settings.add(setting(0.25, 0.5).put("matchup", matchup.id().value())));
+        map.principles().forEach(principle -> principle.stances().forEach(stance -> {
+            ObjectNode with = setting(0.25, 0.5);
+            with.putArray("stance").add(principle.id() + "/" + stance.id());
+            settings.add(with);
+        }));
+        ObjectNode odd = setting(0.1, 0.2).put("weightGap", 25.5).put("heightGap", -10).put("jacket", true).put("level", "novice")
+                .put("age", "children").put("thinkBase", 0.31).put("thinkPerBit", 0.07);
+        odd.putArray("injury").add("neck").add("shoulder");
+        settings.add(odd);
+        write("demo", map, settings);
+    }
+
+    @Test
+    void randomMapsAreWrittenDown() throws IOException {
+        for (int seed = 0; seed < RANDOM_MAPS; seed++) {
+            Random random = new Random(seed);
+            EscapeMap map = RandomMaps.map(random, 1 + random.nextInt(9), 4, 4);
+            List<ObjectNode> settings = new ArrayList<>();
+            for (double read : new double[] {0, random.nextInt(101) / 100.0, 1}) {
+                settings.add(setting(read, random.nextInt(30) / 10.0));
+            }
+            for (Matchup matchup : map.matchups()) {
+                settings.add(setting(0.5, 0).put("matchup", matchup.id().value()));
+            }
+            write("random-" + seed, map, settings);
+        }
+    }
+
+    private static ObjectNode setting(double read, double late) {
+        return JsonNodeFactory.instance.objectNode().put("read", read).put("late", late);
+    }
+
+    private static void write(String name, EscapeMap map, List<ObjectNode> settings) throws IOException {
+        ObjectNode fixture = JsonNodeFactory.instance.objectNode();
+        fixture.set("map", MapJson.writeSolvable(map));
+        MapIndex index = MapIndex.of(MapJson.read(fixture.get("map")));
+        ArrayNode cases = fixture.putArray("cases");
+        for (ObjectNode setting : settings) {
+            SettingRequest request = SettingReading.read(new JacksonValue(setting));
+            SolvedMap solved = SolvedMap.of(index, request.on(index));
+            ObjectNode one = cases.addObject();
+            one.set("setting", setting);
+            one.set("overview", packed(OverviewPacked.of(Overview.of(solved))));
+            one.set("odds", packed(OddsPacked.of(OddsSolver.of(solved))));
+        }
+        assertThat(cases.size()).isEqualTo(settings.size()).isPositive();
+        Files.createDirectories(FIXTURES);
+        Files.writeString(FIXTURES.resolve(name + ".json"), MAPPER.writeValueAsString(fixture));
+    }
+
+    /** As it is handed over; what is no number is null. */
+    private static ObjectNode packed(Packed packed) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        ArrayNode figures = node.putArray("figures");
+        Arrays.stream(packed.figures()).forEach(figure -> {
+            if (Double.isFinite(figure)) {
+                figures.add(figure);
+            } else {
+                figures.addNull();
+            }
+        });
+        ArrayNode marks = node.putArray("marks");
+        Arrays.stream(packed.marks()).forEach(marks::add);
+        ArrayNode texts = node.putArray("texts");
+        packed.texts().forEach(texts::add);
+        return node;
+    }
+}

@@ -1,0 +1,2 @@
+/** What the compiled core is held against. */
+package app.narrowgate.browser;

@@ -1,0 +1,21 @@
+/** The compiled core, as its Java says it in `browser/`: by hand, as the compiler gives no types. */
+declare module "#solver" {
+  /** Figures, whole numbers and texts, each read off in the order in which `unpack.ts` reads them. */
+  export interface Packed {
+    figures: Float64Array;
+    marks: Int32Array;
+    texts: string[];
+  }
+
+  /** What was asked for, or what is wrong with what was given. */
+  export type Answer = { value: Packed } | { problems: { place: string; message: string }[] };
+
+  /** Takes a map in the open format, without holds and postures, in the place of the one before; nothing is in the answer. */
+  export function load(file: unknown): Answer;
+  /** What each situation of the map is worth. */
+  export function overview(setting: object): Answer;
+  /** Every situation's odds. */
+  export function odds(setting: object): Answer;
+  /** What each situation would be worth with `{ list, id, part }` put into the map; each part has its own id. */
+  export function preview(parts: object[], setting: object): Answer;
+}

@@ -1,0 +1,35 @@
+import { load, odds, overview, preview, type Answer } from "#solver";
+import type { Asked, Said } from "./messages";
+
+/** A map as the server hands it over for this worker. */
+interface Carried {
+  revision: number;
+  map: unknown;
+}
+
+const CALLS = { overview, odds, preview } as Record<string, (...with_: never[]) => Answer>;
+
+async function bring(mapId: string): Promise<Said["value"]> {
+  const response = await fetch(`/api/maps/${mapId}/carried`);
+  if (!response.ok) throw new Error(`No map was handed over: ${response.status}`);
+  const carried = (await response.json()) as Carried;
+  const answer = load(carried.map);
+  if ("problems" in answer) throw new Error(answer.problems[0]?.message);
+  return { revision: carried.revision };
+}
+
+self.addEventListener("message", ({ data }: MessageEvent<Asked>) => {
+  const say = (said: Omit<Said, "number">) => self.postMessage({ number: data.number, ...said });
+  if (data.call === "bring")
+    bring(data.mapId).then(
+      (value) => say({ value }),
+      (error: unknown) => say({ failed: String(error) }),
+    );
+  else
+    try {
+      const answer = CALLS[data.call]!(...(data.with as never[]));
+      say("value" in answer ? { value: answer.value } : { problems: answer.problems });
+    } catch (error) {
+      say({ failed: String(error) });
+    }
+});
