@@ -59,9 +59,10 @@ class SolverStory extends Story {
                 handle.press("ArrowRight");
                 page.waitForCondition(() -> !numbers(page).equals(before));
             }
-            // The address is written when the hand rests; it may have rested between two steps.
-            String name = slider.startsWith("Partner") ? "read=" : "late=";
-            page.waitForURL(url -> url.matches(".*[?&]" + Pattern.quote(name + handle.getAttribute("aria-valuenow")) + "(&.*)?"));
+            // The address is written when the hand rests; it may have rested between two steps. What is awaited is asked of the
+            // page first: an address that changes while the page is asked something else would be missed.
+            String written = (slider.startsWith("Partner") ? "read=" : "late=") + handle.getAttribute("aria-valuenow");
+            page.waitForURL(url -> url.matches(".*[?&]" + Pattern.quote(written) + "(&.*)?"));
             assertThat(asked).as("asked of the server").noneMatch(url -> url.contains("/overview"));
             Map<String, String> server = asTheServerSays(page);
             Map<String, String> shown = numbers(page);
