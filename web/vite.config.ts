@@ -2,9 +2,13 @@ import tailwindcss from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
 import { fileURLToPath } from "node:url";
 import { defineConfig } from "vitest/config";
+import { serviceWorker } from "./serviceWorker";
+
+/** What every page may need. Of the face the cuts for other scripts come when they are wanted. */
+const needed = (url: string) => !/-(latin-ext|vietnamese|cyrillic|greek)[^/]*\.woff2$/.test(url);
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [react(), tailwindcss(), serviceWorker({ source: "src/device/worker.ts", name: "sw.js", needed })],
   build: { target: "es2022", sourcemap: false },
   worker: { format: "es" },
   // The core, compiled for browsers; Maven has made it before this is built.

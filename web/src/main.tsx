@@ -4,6 +4,7 @@ import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { ApiError } from "./api/client";
 import { App } from "./app/App";
+import { install } from "./device";
 import "./styles.css";
 
 const queries = new QueryClient({
@@ -29,3 +30,7 @@ createRoot(document.getElementById("root")!).render(
     </QueryClientProvider>
   </StrictMode>,
 );
+
+// Not before the page stands: what is put on the device is asked for over the same line.
+if (import.meta.env.PROD)
+  addEventListener("load", () => void install(() => void queries.invalidateQueries()), { once: true });

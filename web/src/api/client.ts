@@ -1,4 +1,5 @@
 import createClient, { type Middleware } from "openapi-fetch";
+import { heardAsOf } from "./asOf";
 import type { components, paths } from "./schema";
 
 export type Schemas = components["schemas"];
@@ -58,7 +59,7 @@ export const api = createClient<paths>({
   baseUrl: globalThis.location?.origin ?? "",
   fetch: (request) => globalThis.fetch(request),
 });
-api.use(token);
+api.use(token, heardAsOf);
 
 /** The data of an answer, or an {@link ApiError} that says what to do. */
 export async function unwrap<T>(

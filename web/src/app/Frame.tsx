@@ -10,6 +10,8 @@ import { useCommand, useCommandKeys } from "../ui/commands";
 import type { Theme } from "../ui/theme";
 import { useWide } from "../ui/media";
 import { useComeBack } from "./comeBack";
+import { DeviceLines } from "./DeviceLines";
+import { useKeeping } from "./keeping";
 import { Menu } from "./Menu";
 import { UndoLine } from "./UndoLine";
 import { isCurrent, moreOf, placesOf, type View } from "./views";
@@ -47,6 +49,7 @@ export function Frame({
   // Beside the maps, too, one finds back to the one where one was.
   const near = useNearMap(mapId);
   const may = useRights();
+  useKeeping(near);
   const places = near && !isFirstVisit ? placesOf(near, may) : [];
   const second = places.find((place) => isCurrent(place, pathname))?.views ?? [];
   const more = isFirstVisit ? [{ title: "Maps", to: paths.maps() }] : moreOf(near, may, wide);
@@ -109,6 +112,7 @@ export function Frame({
           linkClassName="flex min-h-11 items-center text-quiet no-underline hover:underline aria-[current]:font-bold aria-[current]:text-ink lg:min-h-7"
         />
       )}
+      <DeviceLines />
       {away && (
         <p role="status" className="no-print border-b-2 border-ink px-5 py-2">
           <strong>This map has been put away.</strong> Nothing about it is changed until it is{" "}

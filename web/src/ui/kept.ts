@@ -22,9 +22,14 @@ export function ownerOf(): string | undefined {
   return owner;
 }
 
+/** Who signed in last in this browser, whichever tab it was. */
+export function lastOwner(): string | null {
+  return localStorage.getItem(WHO);
+}
+
 /** True while nobody else has signed in on this browser since, in another tab. */
 export function isOwnersBrowser(): boolean {
-  return owner !== undefined && localStorage.getItem(WHO) === owner;
+  return owner !== undefined && lastOwner() === owner;
 }
 
 /** Hears when the owner changes. */

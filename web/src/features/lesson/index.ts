@@ -2,5 +2,5 @@ export { ClassPage } from "./ClassPage";
 export { ClassesPage } from "./ClassesPage";
 export { PapersPage } from "./PapersPage";
 export { TonightPage } from "./TonightPage";
-export { nearest, useClasses, useKeepClass, useLeftOut } from "./lesson";
+export { nearest, nextClassToKeep, useClasses, useKeepClass, useLeftOut } from "./lesson";
 export { lineTitle, shortNames } from "./words";

@@ -17,21 +17,30 @@ export type Listed = Schemas["ListedClass"];
 const BACK = 120;
 const AHEAD = 60;
 
+function classesAround(mapId: string, today: string) {
+  return unwrap(
+    api.GET("/api/maps/{mapId}/classes", {
+      params: { path: { mapId }, query: { from: later(today, -BACK), until: later(today, AHEAD) } },
+    }),
+  );
+}
+
 export function useClasses(mapId: string | undefined) {
   const today = isoDay(new Date());
   return useQuery({
     queryKey: ["classes", mapId, today],
     enabled: mapId !== undefined,
-    queryFn: () =>
-      unwrap(
-        api.GET("/api/maps/{mapId}/classes", {
-          params: {
-            path: { mapId: mapId! },
-            query: { from: later(today, -BACK), until: later(today, AHEAD) },
-          },
-        }),
-      ),
+    queryFn: () => classesAround(mapId!, today),
   });
+}
+
+/** What the next class is asked for by, where there is no network: its plan, without what hurts people, and the mat. */
+export async function nextClassToKeep(mapId: string): Promise<string[]> {
+  const today = isoDay(new Date());
+  const next = nearest(await classesAround(mapId, today), today);
+  if (!next) return [];
+  const address = `/api/maps/${mapId}/classes/${next.id}`;
+  return [`${address}?today=${today}&kept=true`, `${address}/mat`];
 }
 
 function lessonQuery(mapId: string | undefined, id: string) {

@@ -1,6 +1,6 @@
 import { keepPreviousData, queryOptions, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState, useSyncExternalStore } from "react";
-import { api, unwrap, type Schemas } from "../../api/client";
+import { api, isForLater, unwrap, type Schemas } from "../../api/client";
 import { runToEnd, type Progress } from "../../api/run";
 import { useSetting, useWrittenSetting, type Setting } from "./setting";
 import { indexOf } from "../../model/mapIndex";
@@ -35,6 +35,8 @@ export function solverHere(map: Schemas["Map"], setting: Setting): Solver | unde
 /** Maps of more reactions than this stay with the server. */
 const MOST_HERE = 2000;
 
+const isSolvedHere = (map: Schemas["Map"]) => map.reactions.length <= MOST_HERE;
+
 /**
  * A solved map under the setting, as `ask` gets it; it follows the map's revision. While an answer is on its way no other
  * is asked for: it is shown when it comes and then the newest setting is asked for, so that a hand which never rests sees
@@ -62,7 +64,15 @@ function solvedQuery<T>(map: Schemas["Map"] | undefined, setting: Setting, { nam
     queryFn: ({ signal }) => {
       const there = () => ask({ params: { path: { mapId: map!.id }, query: setting }, signal });
       const solver = solverHere(map!, setting);
-      return solver ? here(solver, setting).catch(there) : there();
+      if (solver) return here(solver, setting).catch(there);
+      return there().catch(async (error: unknown) => {
+        // Where the server is away, this browser solves what it has kept.
+        if (!isForLater(error) || !isOfNobody(setting) || !isSolvedHere(map!)) throw error;
+        await bring(map!);
+        const kept = solverHere(map!, setting);
+        if (!kept) throw error;
+        return here(kept, setting);
+      });
     },
   });
 }
@@ -71,7 +81,7 @@ function solvedQuery<T>(map: Schemas["Map"] | undefined, setting: Setting, { nam
 function useBrought(map: Schemas["Map"] | undefined, isPainted: boolean) {
   const queries = useQueryClient();
   useEffect(() => {
-    if (!map || !isPainted || map.reactions.length > MOST_HERE) return;
+    if (!map || !isPainted || !isSolvedHere(map)) return;
     const now = async () => {
       const came = await bring(map);
       if (came === undefined || came <= map.revision) return;

@@ -1,12 +1,14 @@
 import { useMutation, useQuery, useQueryClient, type QueryClient } from "@tanstack/react-query";
 import { askAgain } from "../../api/askAgain";
 import { api, unwrap, unwrapNothing, type Schemas } from "../../api/client";
-import { ownerOf, setOwner, wipeKept } from "../../ui/kept";
+import { wipeAnswers } from "../../device";
+import { lastOwner, ownerOf, setOwner, wipeKept } from "../../ui/kept";
 
-/** From now on the page is this person's; where it was another's, everything of theirs leaves the screen. */
-function takeOver(session: Schemas["Session"]): void {
+/** From now on the page is this person's; where it was another's, everything of theirs leaves the screen and the device. */
+async function takeOver(session: Schemas["Session"]): Promise<void> {
   if (!session.signedIn || !session.name) return;
   const before = ownerOf();
+  if (lastOwner() !== session.name) await wipeAnswers();
   setOwner(session.name);
   if (before !== undefined && before !== session.name) location.assign("/");
 }
@@ -28,8 +30,11 @@ export function useSession() {
     queryKey: ["session"],
     queryFn: async () => {
       const session = await unwrap(api.GET("/api/session"));
-      takeOver(session);
-      return session.signedIn ? session : ended(queries, session);
+      await takeOver(session);
+      if (session.signedIn) return session;
+      // What was shown to somebody who is let in does not stay with a device that is not.
+      await wipeAnswers();
+      return ended(queries, session);
     },
     staleTime: 60_000,
   });
@@ -40,7 +45,7 @@ export function useSignIn() {
   return useMutation({
     mutationFn: (body: { name: string; password: string }) => unwrap(api.POST("/api/session", { body })),
     onSuccess: async (session) => {
-      takeOver(session);
+      await takeOver(session);
       queries.setQueryData(["session"], session);
       await askAgain(queries, { predicate: (query) => query.queryKey[0] !== "session" });
     },
@@ -61,7 +66,13 @@ export function useSignOut() {
   const queries = useQueryClient();
   return useMutation({
     /** With `wipe`, what is not stored is thrown away once nobody is signed in. */
-    mutationFn: ({ wipe }: { wipe: boolean }) => unwrapNothing(api.DELETE("/api/session")).then(() => wipe),
+    mutationFn: async ({ wipe }: { wipe: boolean }) => {
+      // First what is on the device: whoever leaves it without a network leaves at least nothing to be seen.
+      await wipeAnswers();
+      await unwrapNothing(api.DELETE("/api/session"));
+      await wipeAnswers();
+      return wipe;
+    },
     onSuccess: (wipe) => {
       if (wipe) wipeKept();
       queries.clear();

@@ -8,6 +8,7 @@ import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -25,13 +26,25 @@ final class Browser implements AutoCloseable {
     private final Playwright playwright;
     private final com.microsoft.playwright.Browser chromium;
     private final String address;
+    private final ServiceWorkerPolicy installs;
     private final List<String> complaints = new ArrayList<>();
     private final List<Page> windows = new ArrayList<>();
     /** Cookies of the first instructor, signed in once: the stories that are about signing in use {@link #window}. */
     private String signedIn;
 
+    /** One that puts nothing on its device: what it asks can be looked at and held up by a story. */
     Browser(String address) {
+        this(address, ServiceWorkerPolicy.BLOCK);
+    }
+
+    /** One on whose device the client is put, as on everybody's. */
+    static Browser installing(String address) {
+        return new Browser(address, ServiceWorkerPolicy.ALLOW);
+    }
+
+    private Browser(String address, ServiceWorkerPolicy installs) {
         this.address = address;
+        this.installs = installs;
         PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -52,7 +65,7 @@ final class Browser implements AutoCloseable {
 
     private Page window(int width, int height, ColorScheme scheme, String state) {
         BrowserContext context = chromium.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
-                .setViewportSize(width, height).setColorScheme(scheme).setStorageState(state));
+                .setViewportSize(width, height).setColorScheme(scheme).setStorageState(state).setServiceWorkers(installs));
         // A real print dialog would wait for a person.
         context.addInitScript("window.printed = 0; window.print = () => { window.printed++; }");
         Page page = context.newPage();

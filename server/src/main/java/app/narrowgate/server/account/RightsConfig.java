@@ -1,5 +1,6 @@
 package app.narrowgate.server.account;
 
+import app.narrowgate.server.door.Keepable;
 import org.springdoc.core.customizers.OperationCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -16,12 +17,15 @@ class RightsConfig implements WebMvcConfigurer {
         this.rights = rights;
     }
 
-    /** The description of each address says which right it needs, or that it is open. */
+    /** The description of each address says which right it needs, or that it is open, and whether its answer may stay on a device. */
     @Bean
     OperationCustomizer tellRights() {
         return (operation, method) -> {
             RightsInterceptor.needed(method).filter(right -> !RightsInterceptor.isOpen(method)).ifPresentOrElse(
                     right -> operation.addExtension("x-right", right.code()), () -> operation.addExtension("x-open", true));
+            if (method.hasMethodAnnotation(Keepable.class)) {
+                operation.addExtension("x-keepable", true);
+            }
             return operation;
         };
     }

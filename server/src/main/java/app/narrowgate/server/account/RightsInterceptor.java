@@ -3,6 +3,7 @@ package app.narrowgate.server.account;
 import app.narrowgate.core.right.Right;
 import app.narrowgate.server.audit.Audit;
 import app.narrowgate.server.audit.Deed;
+import app.narrowgate.server.door.Keepable;
 import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.door.Open;
 import app.narrowgate.server.problem.ProblemWriter;
@@ -11,8 +12,11 @@ import jakarta.annotation.Nullable;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.core.annotation.AnnotatedElementUtils;
+import org.springframework.http.CacheControl;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -23,6 +27,9 @@ import org.springframework.web.servlet.HandlerInterceptor;
 /** Lets somebody ask what they have the right to; what says nothing of rights opens to nobody. */
 @Component
 class RightsInterceptor implements HandlerInterceptor {
+
+    /** What a question is asked with that is about somebody on the roster, and so about what hurts them. */
+    private static final List<String> OF_PEOPLE = List.of("you", "they", "room");
 
     private final ProblemWriter problems;
     private final Audit audit;
@@ -35,19 +42,35 @@ class RightsInterceptor implements HandlerInterceptor {
     @Override
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler)
             throws IOException {
-        if (!(handler instanceof HandlerMethod method) || isOpen(method)) {
+        if (!(handler instanceof HandlerMethod method)) {
+            return true;
+        }
+        if (isOpen(method)) {
+            tellKeepable(request, response, method);
             return true;
         }
         Optional<Right> needed = needed(method);
         Authentication authentication = SecurityContextHolder.getContext().getAuthentication();
         if (needed.isPresent() && authentication != null && authentication.getPrincipal() instanceof SignedIn who
                 && who.may(needed.get())) {
+            tellKeepable(request, response, method);
             return true;
         }
         problems.write(response, HttpStatus.FORBIDDEN, "Not yours to do", needed.map(right ->
                 "As things are you may not %s. Ask whoever owns the gym.".formatted(right.title()))
                 .orElse("Nobody may do this."));
         return false;
+    }
+
+    /** Whatever may not stay on a device says so by what the security chain writes anyway: nobody may store it. */
+    private static void tellKeepable(HttpServletRequest request, HttpServletResponse response, HandlerMethod method) {
+        Keepable keepable = method.getMethodAnnotation(Keepable.class);
+        if (keepable == null || OF_PEOPLE.stream().anyMatch(name -> request.getParameter(name) != null)) {
+            return;
+        }
+        if (keepable.asked().isEmpty() || Boolean.parseBoolean(request.getParameter(keepable.asked()))) {
+            response.setHeader(HttpHeaders.CACHE_CONTROL, CacheControl.noCache().cachePrivate().getHeaderValue());
+        }
     }
 
     /** Notes what left the gym as a file. */

@@ -1,6 +1,7 @@
 package app.narrowgate.server.account;
 
 import app.narrowgate.core.right.Right;
+import app.narrowgate.server.door.Keepable;
 import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.door.Open;
 import io.swagger.v3.oas.annotations.Operation;
@@ -41,6 +42,7 @@ class SessionController {
         this.signingIn = signingIn;
     }
 
+    @Keepable
     @GetMapping
     @Operation(operationId = "session", summary = "Who is signed in")
     SessionView session(@AuthenticationPrincipal SignedIn who) {

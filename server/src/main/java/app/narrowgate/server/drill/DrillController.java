@@ -20,6 +20,7 @@ import app.narrowgate.core.right.Right;
 import app.narrowgate.exchange.drill.DrillJson;
 import app.narrowgate.exchange.drill.DrillMarkdown;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.Keepable;
 import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.download.Download;
 import app.narrowgate.server.map.MapStore;
@@ -122,6 +123,7 @@ class DrillController {
         this.drills = drills;
     }
 
+    @Keepable
     @GetMapping("/maps/{mapId}/drills")
     @Operation(operationId = "drills", summary = "The drills of the library, the one changed last first")
     List<KeptView> all(@PathVariable UUID mapId) {
@@ -143,6 +145,7 @@ class DrillController {
         return state(drills.versions(mapId, made.id()).get(0));
     }
 
+    @Keepable
     @GetMapping("/maps/{mapId}/drills/{drill}")
     @Operation(operationId = "drillStates", summary = "Every state of a drill, the newest first")
     List<StateView> states(@PathVariable UUID mapId, @PathVariable UUID drill) {
@@ -211,6 +214,7 @@ class DrillController {
         return DrillPlanView.of(graph(map, setting), drill, planned(map, setting, drill));
     }
 
+    @Keepable
     @GetMapping("/maps/{mapId}/drills/design")
     @Operation(operationId = "designDrill", summary = "A drill from a place of the map, or against a pin or a finish")
     DrillView design(@PathVariable UUID mapId, @ParameterObject OddsQuestion question,
@@ -237,6 +241,7 @@ class DrillController {
         return DrillDesigner.answering(graph, hold.title(), reactions, minutes);
     }
 
+    @Keepable
     @GetMapping("/maps/{mapId}/drills/proposals")
     @Operation(operationId = "proposals", summary = "What is worth drilling, most first")
     List<ProposalView> proposals(@PathVariable UUID mapId, @ParameterObject OddsQuestion question) {

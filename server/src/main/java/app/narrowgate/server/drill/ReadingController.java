@@ -15,6 +15,7 @@ import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.right.Right;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.Keepable;
 import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
@@ -120,6 +121,7 @@ class ReadingController {
         this.clock = clock;
     }
 
+    @Keepable
     @GetMapping("/deck")
     @Operation(operationId = "readingDeck", summary = "Cues to be read, what costs more more often",
             description = "What one practised or read, and is forgetting, comes more often. The same seed gives the same cues on the same day.")
@@ -166,6 +168,7 @@ class ReadingController {
         return summary(mapId, who);
     }
 
+    @Keepable
     @GetMapping("/mine")
     @Operation(operationId = "myReadings", summary = "What one's own readings say")
     SummaryView summary(@PathVariable UUID mapId, @AuthenticationPrincipal SignedIn who) {

@@ -12,6 +12,7 @@ import app.narrowgate.core.map.Requirement;
 import app.narrowgate.core.map.Stage;
 import app.narrowgate.core.odds.SolvedMap;
 import app.narrowgate.core.right.Right;
+import app.narrowgate.server.door.Keepable;
 import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.PartInput;
@@ -85,12 +86,14 @@ class HoldController {
         this.solved = solved;
     }
 
+    @Keepable
     @GetMapping
     @Operation(operationId = "holds", summary = "What pins and finishes need, and the least work that stops each")
     List<HoldView> holds(@PathVariable UUID mapId) {
         return views(maps.head(mapId).index(), hold -> true);
     }
 
+    @Keepable
     @GetMapping("/ladders")
     @Operation(operationId = "ladders", summary = "How likely each pin and finish closes, stage by stage")
     List<LadderView.LineView> ladders(@PathVariable UUID mapId, @ParameterObject OddsQuestion question) {
@@ -98,6 +101,7 @@ class HoldController {
         return map.map().holds().stream().map(hold -> LadderView.LineView.of(Ladder.of(map, hold))).toList();
     }
 
+    @Keepable
     @GetMapping("/{hold}/ladder")
     @Operation(operationId = "ladder", summary = "What a pin or a finish needs in the order in which it is built, and what denies it")
     LadderView ladder(@PathVariable UUID mapId, @PathVariable String hold, @ParameterObject OddsQuestion question) {

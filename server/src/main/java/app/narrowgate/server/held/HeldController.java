@@ -9,6 +9,7 @@ import app.narrowgate.core.map.Segment;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.right.Right;
 import app.narrowgate.core.round.Passing;
+import app.narrowgate.server.door.Keepable;
 import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
@@ -99,6 +100,7 @@ class HeldController {
         this.answers = answers;
     }
 
+    @Keepable
     @GetMapping
     @Operation(operationId = "likelySituations", summary = "Where one is, judged from what is held")
     LikelyView likely(@PathVariable UUID mapId, @Valid @ModelAttribute @ParameterObject HeldQuestion marks,

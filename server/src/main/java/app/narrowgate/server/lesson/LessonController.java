@@ -6,6 +6,7 @@ import app.narrowgate.core.right.Right;
 import app.narrowgate.exchange.calendar.ClassCalendar;
 import app.narrowgate.exchange.lesson.LessonMarkdown;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.Keepable;
 import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.gym.Gyms;
 import app.narrowgate.server.map.MapStore;
@@ -125,6 +126,7 @@ class LessonController {
     }
 
     @Needs(Right.READ_CLASSES)
+    @Keepable
     @GetMapping
     @Operation(operationId = "classes", summary = "The classes of some days, the first first")
     List<ListedView> between(@PathVariable UUID mapId, @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
@@ -139,21 +141,24 @@ class LessonController {
         StoredMap map = maps.head(mapId);
         Lesson asked = made.lesson().toLesson();
         PlannedLesson planned = planner.plan(map, made.id(), asked, who);
-        return view(lessons.keep(mapId, made.id(), planned.in(asked), who.id()), planned, false, who);
+        return view(lessons.keep(mapId, made.id(), planned.in(asked), who.id()), planned, false, who.may(Right.READ_HEALTH));
     }
 
     @Needs(Right.READ_CLASSES)
+    @Keepable(asked = Keepable.KEPT)
     @GetMapping("/{lesson}")
     @Operation(operationId = "plannedClass", summary = "A class with what comes of it today; one that is over as it was planned")
     PlannedView one(@PathVariable UUID mapId, @PathVariable("lesson") UUID id,
             @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) @Schema(description = "The day on which it is asked") LocalDate today,
-            @AuthenticationPrincipal SignedIn who) {
+            @RequestParam(name = Keepable.KEPT, defaultValue = "false")
+            @Schema(description = "Without what hurts people, to stay on a device") boolean stays, @AuthenticationPrincipal SignedIn who) {
         StoredMap map = maps.head(mapId);
         LessonRow row = lessons.one(mapId, id);
         Lesson kept = row.lesson();
         boolean over = isOver(kept) || kept.day().isBefore(today) && !kept.planned().isEmpty();
         PlannedLesson planned = over ? planner.asItWas(map, id, kept, who) : planner.plan(map, id, kept, who);
-        return view(row, planned, !over && !kept.planned().isEmpty() && !planned.in(kept).planned().equals(kept.planned()), who);
+        boolean changed = !over && !kept.planned().isEmpty() && !planned.in(kept).planned().equals(kept.planned());
+        return view(row, planned, changed, !stays && who.may(Right.READ_HEALTH));
     }
 
     @PutMapping("/{lesson}")
@@ -165,10 +170,10 @@ class LessonController {
         if (change.over() || isOver(before)) {
             Lesson corrected = asked.planned(before.planned()).came(asked.here(), corrected(before.came(), change.came()));
             PlannedLesson came = planner.asItWas(map, id, corrected, who);
-            return view(lessons.change(mapId, id, change.version(), corrected, who.id()), came, false, who);
+            return view(lessons.change(mapId, id, change.version(), corrected, who.id()), came, false, who.may(Right.READ_HEALTH));
         }
         PlannedLesson planned = planner.plan(map, id, asked, who);
-        return view(lessons.change(mapId, id, change.version(), planned.in(asked), who.id()), planned, false, who);
+        return view(lessons.change(mapId, id, change.version(), planned.in(asked), who.id()), planned, false, who.may(Right.READ_HEALTH));
     }
 
     private static List<Lesson.Came> corrected(List<Lesson.Came> came, @Nullable List<Correction> corrections) {
@@ -224,10 +229,10 @@ class LessonController {
                 .contentType(MediaType.parseMediaType(MARKDOWN)).body(text);
     }
 
-    private static PlannedView view(LessonRow row, PlannedLesson planned, boolean changed, SignedIn who) {
+    private static PlannedView view(LessonRow row, PlannedLesson planned, boolean changed, boolean health) {
         Lesson lesson = row.lesson();
         return new PlannedView(row.id(), row.version(), LessonView.of(lesson),
-                planned.plan().map(plan -> PlanView.of(plan, planned.rounds(), planned.due(), who.may(Right.READ_HEALTH))).orElse(null), changed,
+                planned.plan().map(plan -> PlanView.of(plan, planned.rounds(), planned.due(), health)).orElse(null), changed,
                 LessonView.spans(lesson.shape()), planned.last().map(last -> new LastView(last.id(), last.title(), last.day(), last.here())).orElse(null),
                 planned.absent(), lesson.came().stream().map(CameView::of).toList(), row.authorName(), row.at());
     }

@@ -3,6 +3,7 @@ package app.narrowgate.server.lever;
 import app.narrowgate.core.lever.Claim;
 import app.narrowgate.core.map.Technique;
 import app.narrowgate.core.right.Right;
+import app.narrowgate.server.door.Keepable;
 import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapStore;
 import io.swagger.v3.oas.annotations.Operation;
@@ -36,12 +37,14 @@ class LeverController {
         this.maps = maps;
     }
 
+    @Keepable
     @GetMapping("/api/levers")
     @Operation(operationId = "levers", summary = "What levers that instructors feel come to")
     LeverView levers(@Valid @ModelAttribute @ParameterObject LeverQuestion question) {
         return LeverView.of(question);
     }
 
+    @Keepable
     @GetMapping("/api/maps/{mapId}/levers")
     @Operation(operationId = "leverClaims", summary = "Which checkpoints of a map speak of a lever")
     List<ClaimView> claims(@PathVariable UUID mapId) {

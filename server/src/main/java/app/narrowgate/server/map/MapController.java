@@ -8,6 +8,7 @@ import app.narrowgate.core.map.ThinkingTime;
 import app.narrowgate.core.right.Right;
 import app.narrowgate.exchange.map.MapJson;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.Keepable;
 import app.narrowgate.server.door.Needs;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -110,6 +111,7 @@ class MapController {
     }
 
     @Needs(Right.READ_SHARED_MAPS)
+    @Keepable
     @GetMapping
     @Operation(operationId = "maps", summary = "All maps, oldest first")
     List<MapSummary> maps() {
@@ -196,6 +198,7 @@ class MapController {
     }
 
     @Needs(Right.READ_SHARED_MAPS)
+    @Keepable
     @GetMapping("/{mapId}")
     @Operation(operationId = "map", summary = "A map with everything in it")
     MapView map(@PathVariable UUID mapId, @AuthenticationPrincipal SignedIn who) {
@@ -204,6 +207,7 @@ class MapController {
     }
 
     @Needs(Right.READ_SHARED_MAPS)
+    @Keepable
     @GetMapping("/{mapId}/carried")
     @Operation(operationId = "carriedMap", summary = "A map as a browser needs it to solve it by itself")
     CarriedMapView carried(@PathVariable UUID mapId) {

@@ -4,6 +4,7 @@ import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.mat.MatRun;
 import app.narrowgate.core.right.Right;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.Keepable;
 import app.narrowgate.server.door.MadeLink;
 import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.person.People;
@@ -96,6 +97,7 @@ class MatController {
     }
 
     @Needs(Right.READ_CLASSES)
+    @Keepable
     @GetMapping
     @Operation(operationId = "mat", summary = "A class as it runs at this moment")
     SheetView mat(@PathVariable UUID mapId, @PathVariable UUID lesson) {

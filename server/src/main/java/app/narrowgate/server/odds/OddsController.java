@@ -13,6 +13,7 @@ import app.narrowgate.core.right.Right;
 import app.narrowgate.core.round.CommonStories;
 import app.narrowgate.core.round.Flow;
 import app.narrowgate.server.config.BuildId;
+import app.narrowgate.server.door.Keepable;
 import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.PreviewRequest;
@@ -28,7 +29,6 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.BiFunction;
 import org.springdoc.core.annotations.ParameterObject;
-import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -60,6 +60,7 @@ class OddsController {
         this.answers = answers;
     }
 
+    @Keepable
     @GetMapping
     @Operation(operationId = "odds", summary = "Every situation's odds",
             description = "Worths carry certified bounds; where converged is false they are not to be shown.")
@@ -70,6 +71,7 @@ class OddsController {
                 OddsView.of(map.revision(), solved.odds(map, setting)));
     }
 
+    @Keepable
     @GetMapping("/overview")
     @Operation(operationId = "oddsOverview", summary = "What each situation is worth, without its reactions")
     ResponseEntity<OverviewView> overview(@PathVariable UUID mapId,
@@ -79,6 +81,7 @@ class OddsController {
                 OverviewView.of(map.revision(), Overview.of(solved.solved(map, setting))));
     }
 
+    @Keepable
     @GetMapping("/explanation")
     @Operation(operationId = "explanation", summary = "Where a reaction's worth comes from and where it is lost")
     ResponseEntity<AnalysisViews.ExplanationView> explanation(@PathVariable UUID mapId,
@@ -90,6 +93,7 @@ class OddsController {
                 AnalysisViews.ExplanationView.of(Explainer.explain(solved.solved(map, setting), id)));
     }
 
+    @Keepable
     @GetMapping("/late")
     @Operation(operationId = "lateCurve", summary = "What a late start costs, from 0 to 5 seconds")
     ResponseEntity<AnalysisViews.LateView> late(@PathVariable UUID mapId,
@@ -99,6 +103,7 @@ class OddsController {
                 AnalysisViews.LateView.of(LateCurve.of(solved.solved(map, setting))));
     }
 
+    @Keepable
     @GetMapping("/flow")
     @Operation(operationId = "flow", summary = "Where 100 starts go, exchange by exchange")
     ResponseEntity<AnalysisViews.FlowView> flow(@PathVariable UUID mapId,
@@ -112,6 +117,7 @@ class OddsController {
                 AnalysisViews.FlowView.of(Flow.of(solved.solved(map, setting), start, exchanges)));
     }
 
+    @Keepable
     @GetMapping("/stories")
     @Operation(operationId = "stories", summary = "The commonest ways a round goes, likeliest first")
     ResponseEntity<List<AnalysisViews.CommonStoryView>> stories(@PathVariable UUID mapId,
@@ -126,6 +132,7 @@ class OddsController {
                         .map(story -> AnalysisViews.CommonStoryView.of(map.index(), story)).toList());
     }
 
+    @Keepable
     @GetMapping("/stances")
     @Operation(operationId = "stances", summary = "What each stance on each principle is worth")
     ResponseEntity<List<AnalysisViews.StanceComparisonView>> stances(@PathVariable UUID mapId,
@@ -148,6 +155,7 @@ class OddsController {
                 OverviewView.of(map.revision(), Overview.of(SolvedMap.of(changed, setting))));
     }
 
+    @Keepable
     @GetMapping("/rest")
     @Operation(operationId = "restAdvice", summary = "At each resting place: take it or go on")
     ResponseEntity<List<AnalysisViews.RestView>> rest(@PathVariable UUID mapId,
@@ -165,7 +173,6 @@ class OddsController {
         if (request.checkNotModified(asked.tag(build.value()))) {
             return null;
         }
-        return ResponseEntity.ok().cacheControl(CacheControl.noCache().cachePrivate())
-                .body(answers.answer(asked, () -> compute.apply(map, setting)));
+        return ResponseEntity.ok(answers.answer(asked, () -> compute.apply(map, setting)));
     }
 }

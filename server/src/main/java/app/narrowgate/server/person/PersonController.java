@@ -12,6 +12,7 @@ import app.narrowgate.core.trait.Injury;
 import app.narrowgate.exchange.person.RosterCsv;
 import app.narrowgate.server.account.Archive;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.Keepable;
 import app.narrowgate.server.door.Needs;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -121,17 +122,20 @@ class PersonController {
     }
 
     @Needs(Right.SEE_PEOPLE)
+    @Keepable(asked = Keepable.KEPT)
     @GetMapping
     @Operation(operationId = "people", summary = "Who trains here, by name")
-    List<PersonView> people(@AuthenticationPrincipal SignedIn who) {
-        return people.all().stream().map(row -> PersonView.of(row, who)).toList();
+    List<PersonView> people(@RequestParam(name = Keepable.KEPT, defaultValue = "false")
+            @Schema(description = "Without notes, to stay on a device") boolean stays, @AuthenticationPrincipal SignedIn who) {
+        return people.all().stream().map(row -> PersonView.of(row, !stays && who.may(Right.EDIT_PEOPLE))).toList();
     }
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     @Operation(operationId = "addPeople", summary = "Add people to the roster; all of them, or none")
     List<PersonView> add(@Valid @RequestBody NewPeople added, @AuthenticationPrincipal SignedIn who) {
-        return people.add(added.people().stream().map(PersonEdit::person).toList()).stream().map(row -> PersonView.of(row, who)).toList();
+        return people.add(added.people().stream().map(PersonEdit::person).toList()).stream()
+                .map(row -> PersonView.of(row, who.may(Right.EDIT_PEOPLE))).toList();
     }
 
     @PostMapping("/read-lines")
@@ -180,13 +184,13 @@ class PersonController {
     @GetMapping("/{person}")
     @Operation(operationId = "person", summary = "What is known of somebody")
     PersonView person(@PathVariable UUID person, @AuthenticationPrincipal SignedIn who) {
-        return PersonView.of(people.one(person), who);
+        return PersonView.of(people.one(person), who.may(Right.EDIT_PEOPLE));
     }
 
     @PutMapping("/{person}")
     @Operation(operationId = "changePerson", summary = "Change what is known of somebody")
     PersonView change(@PathVariable UUID person, @Valid @RequestBody PersonChange change, @AuthenticationPrincipal SignedIn who) {
-        return PersonView.of(people.change(person, change.version(), change.person().person()), who);
+        return PersonView.of(people.change(person, change.version(), change.person().person()), who.may(Right.EDIT_PEOPLE));
     }
 
     @DeleteMapping("/{person}")
@@ -201,7 +205,7 @@ class PersonController {
     @Operation(operationId = "linkPerson", summary = "Say as which member somebody signs in")
     PersonView link(@PathVariable UUID person, @Valid @RequestBody PersonLink link, @AuthenticationPrincipal SignedIn who) {
         people.link(person, Optional.ofNullable(link.account()));
-        return PersonView.of(people.one(person), who);
+        return PersonView.of(people.one(person), who.may(Right.EDIT_PEOPLE));
     }
 
     @Needs(Right.READ_HEALTH)

@@ -1,7 +1,5 @@
 package app.narrowgate.server.person;
 
-import app.narrowgate.core.right.Right;
-import app.narrowgate.server.account.SignedIn;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
@@ -18,9 +16,10 @@ record PersonView(UUID id, @Schema(description = "Grows by one with each change"
         @Nullable @Schema(description = "The member that they sign in as, if they do") UUID account,
         @Nullable @Schema(description = "What that member is called") String accountName) {
 
-    static PersonView of(PersonRow row, SignedIn who) {
+    /** @param notes true where whoever asks may read what is noted of people */
+    static PersonView of(PersonRow row, boolean notes) {
         return new PersonView(row.id(), row.version(), row.name(), row.level(), row.weight(), row.height(), row.age(), row.strong(),
-                row.joined(), who.may(Right.EDIT_PEOPLE) ? row.notes() : "", row.accountName() == null ? null : row.account(),
+                row.joined(), notes ? row.notes() : "", row.accountName() == null ? null : row.account(),
                 row.accountName());
     }
 }

@@ -12,6 +12,7 @@ import app.narrowgate.core.picture.Postures;
 import app.narrowgate.core.right.Right;
 import app.narrowgate.exchange.map.PartJson;
 import app.narrowgate.server.config.BuildId;
+import app.narrowgate.server.door.Keepable;
 import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.PreviewRequest;
@@ -64,6 +65,7 @@ class PictureController {
         return ResponseEntity.ok().cacheControl(CacheControl.noCache().cachePrivate()).body(pictures.of(map));
     }
 
+    @Keepable
     @GetMapping("/way")
     @Operation(operationId = "pictureWay", summary = "How the two bodies get from one place to another, in four pictures")
     WayView way(@PathVariable UUID mapId, @RequestParam @Size(max = 64) String from, @RequestParam @Size(max = 64) String to) {
@@ -71,6 +73,7 @@ class PictureController {
         return WayView.of(drawn(postures, from), drawn(postures, to), pictures);
     }
 
+    @Keepable
     @GetMapping("/above")
     @Operation(operationId = "pictureFromAbove", summary = "A place as it is seen from straight above")
     DrawingView above(@PathVariable UUID mapId, @RequestParam @Size(max = 64) String place) {

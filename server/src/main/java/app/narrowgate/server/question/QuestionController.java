@@ -9,6 +9,7 @@ import app.narrowgate.core.review.Finding;
 import app.narrowgate.core.review.MapReview;
 import app.narrowgate.core.right.Right;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.Keepable;
 import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.LikelihoodView;
 import app.narrowgate.server.map.MapStore;
@@ -90,6 +91,7 @@ class QuestionController {
         this.views = views;
     }
 
+    @Keepable
     @GetMapping
     @Operation(operationId = "questions", summary = "Everything nobody has answered, what an answer is worth most first")
     List<OpenQuestionView> questions(@PathVariable UUID mapId,

@@ -10,6 +10,7 @@ import app.narrowgate.core.record.DoubtfulOdds;
 import app.narrowgate.core.record.Event;
 import app.narrowgate.core.right.Right;
 import app.narrowgate.server.account.SignedIn;
+import app.narrowgate.server.door.Keepable;
 import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
@@ -128,6 +129,7 @@ class RecordController {
         this.people = people;
     }
 
+    @Keepable
     @GetMapping("/tonight")
     @Operation(operationId = "recordTonight", summary = "What a log begins with: where today's rounds start, and who is with whom")
     TonightView tonight(@PathVariable UUID mapId, @AuthenticationPrincipal SignedIn who) {

@@ -11,6 +11,7 @@ import app.narrowgate.core.trait.Side;
 import app.narrowgate.core.weight.Change;
 import app.narrowgate.core.weight.Sizes;
 import app.narrowgate.core.weight.Weighing;
+import app.narrowgate.server.door.Keepable;
 import app.narrowgate.server.door.Needs;
 import app.narrowgate.server.map.MapStore;
 import app.narrowgate.server.map.StoredMap;
@@ -51,6 +52,7 @@ class WeightController {
         this.weights = weights;
     }
 
+    @Keepable
     @GetMapping
     @Operation(operationId = "weights", summary = "What rests on you at every place that is drawn, for two of average build")
     List<PlaceWeightView> weights(@PathVariable UUID mapId) {
@@ -61,6 +63,7 @@ class WeightController {
                         WeightFigures.of(weights.weighing(postures.get(posture).bodies(), Set.of()), Sizes.AVERAGE)))).toList();
     }
 
+    @Keepable
     @GetMapping("/{place}")
     @Operation(operationId = "weight", summary = "A place weighed, with its picture")
     WeightView weight(@PathVariable UUID mapId, @PathVariable String place,

@@ -1,0 +1,111 @@
+package app.narrowgate.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** The client on a device, over a line that can be cut: in a basement it opens and answers as it did upstairs. */
+class DeviceStory extends Story {
+
+    private static Line line;
+
+    @BeforeAll
+    static void behindALine() {
+        browser.close();
+        line = new Line(app.address());
+        browser = Browser.installing(line.address());
+    }
+
+    @AfterAll
+    static void hangUp() {
+        line.close();
+    }
+
+    private static Locator noNetwork(Page page) {
+        return page.getByText("No network.");
+    }
+
+    /** Waits until an answer whose address ends so is on the device. */
+    private static void keeps(Page page, String ending) {
+        page.waitForFunction("""
+                async ending => (await (await caches.open("narrowgate-answers")).keys())
+                  .some(kept => new URL(kept.url).pathname.endsWith(ending))""", ending);
+    }
+
+    /** A window on whose device is what it takes to do without a network. */
+    private static Page installed() {
+        Page page = browser.freshlySignedIn();
+        page.waitForFunction("navigator.serviceWorker.controller !== null");
+        for (String ending : new String[] {"/session", "/maps", "/carried", "/pictures", "/people", "/tonight", "/mat"}) {
+            keeps(page, ending);
+        }
+        return page;
+    }
+
+    private static String odds(Page page) {
+        return page.locator("[data-situation=mount-low] [data-odds]").textContent();
+    }
+
+    @Test
+    void theMapOpensAndMovesWithoutANetwork() {
+        Page page = installed();
+        page.locator("[data-solved=here]").waitFor();
+        String before = odds(page);
+        line.cut();
+        page.reload();
+        assertThat(page.locator("[data-situation=mount-low] [data-odds]")).hasText(before);
+        assertThat(noNetwork(page)).containsText("What you see is as it was today");
+        openSetting(page);
+        page.getByRole(AriaRole.SLIDER, named("Starts late by")).press("PageUp");
+        assertThat(page.locator("[data-situation=mount-low] [data-odds]")).not().hasText(before);
+        line.mend();
+        assertThat(noNetwork(page)).isHidden();
+    }
+
+    @Test
+    void whatWasNotOpenedBeforeIsThere() {
+        Page page = installed();
+        line.cut();
+        page.getByRole(AriaRole.MAIN).getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Low mount")).first().click();
+        assertThat(page.getByTestId("odds")).isVisible();
+        assertThat(noNetwork(page)).isVisible();
+        go(page, "/record");
+        assertThat(page.getByText("Who rolled?")).isVisible();
+        line.mend();
+        assertThat(noNetwork(page)).isHidden();
+    }
+
+    @Test
+    void signingOutLeavesNothingOfTheGymOnTheDevice() {
+        Page page = installed();
+        button(page, "More").click();
+        page.getByRole(AriaRole.MENUITEM, named("Sign out")).click();
+        page.getByLabel("Password").waitFor();
+        assertThat(page.evaluate("caches.has('narrowgate-answers')")).isEqualTo(false);
+        line.cut();
+        page.reload();
+        assertThat(page.getByText("Narrow Gate cannot be reached.")).isVisible();
+        assertThat(page.locator("[data-situation]")).hasCount(0);
+        line.mend();
+        page.getByLabel("Password").waitFor();
+    }
+
+    @Test
+    void aNewerOneIsTakenWhenOneSaysSo() {
+        Page page = installed();
+        go(page, "/holes");
+        // The same script under another name is another version of it.
+        page.evaluate("navigator.serviceWorker.register('/sw.js?newer')");
+        Locator offer = page.getByText("A newer Narrow Gate is here.");
+        offer.waitFor();
+        page.waitForNavigation(() -> button(page, "Take it now").click());
+        assertThat(page.getByRole(AriaRole.HEADING, exactly("Holes"))).isVisible();
+        assertThat(offer).isHidden();
+    }
+}
