@@ -27,7 +27,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.apache.commons.geometry.euclidean.threed.Vector3D;
-import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -55,6 +54,7 @@ class PictureController {
         this.build = build;
     }
 
+    @Keepable
     @GetMapping
     @Operation(operationId = "pictures", summary = "How the two bodies are at each place of a map")
     ResponseEntity<PicturesView> pictures(@PathVariable UUID mapId, @Parameter(hidden = true) WebRequest request) {
@@ -62,7 +62,7 @@ class PictureController {
         if (request.checkNotModified("\"%s-%s-%d\"".formatted(build.value(), map.id(), map.revision()))) {
             return null;
         }
-        return ResponseEntity.ok().cacheControl(CacheControl.noCache().cachePrivate()).body(pictures.of(map));
+        return ResponseEntity.ok(pictures.of(map));
     }
 
     @Keepable

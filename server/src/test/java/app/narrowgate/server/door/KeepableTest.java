@@ -48,7 +48,7 @@ class KeepableTest {
                 "get MAP/pictures", "get MAP/pictures/way", "get MAP/pictures/above", "get MAP/questions", "get MAP/record/tonight",
                 "get MAP/odds", "get MAP/odds/overview", "get MAP/odds/explanation", "get MAP/odds/flow", "get MAP/odds/late",
                 "get MAP/odds/rest", "get MAP/odds/stances", "get MAP/odds/stories", "get MAP/holds", "get MAP/holds/ladders",
-                "get MAP/holds/{hold}/ladder", "get MAP/levers", "get /api/levers", "get MAP/weights", "get MAP/weights/{place}",
+                "get MAP/holds/{hold}/ladder", "get MAP/levers", "get /api/levers", "get MAP/weight", "get MAP/weight/{place}",
                 "get MAP/drills", "get MAP/drills/{drill}", "get MAP/drills/design", "get MAP/drills/proposals",
                 "get MAP/readings/deck", "get MAP/readings/mine", "get MAP/classes", "get MAP/classes/{lesson}",
                 "get MAP/classes/{lesson}/mat", "get /api/people");
@@ -73,7 +73,7 @@ class KeepableTest {
     @Test
     void theRosterStaysWithoutWhatIsNoted() {
         String noted = "{\"people\":[{\"name\":\"Alder Finch\",\"age\":\"adults\",\"notes\":\"A knee, since the summer.\"}]}";
-        assertThat(tamsin.post("/api/people", noted).status()).isEqualTo(200);
+        assertThat(tamsin.post("/api/people", noted).status()).isEqualTo(201);
         assertThat(tamsin.get("/api/people").text()).contains("since the summer");
         TestClient.Answer stays = tamsin.get("/api/people?kept=true");
         assertThat(stays.caching()).isEqualTo(STAYS);
