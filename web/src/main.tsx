@@ -2,6 +2,7 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
+import { isAway } from "./api/asOf";
 import { ApiError } from "./api/client";
 import { App } from "./app/App";
 import { install } from "./device";
@@ -15,7 +16,9 @@ const queries = new QueryClient({
       networkMode: "always",
       staleTime: 5_000,
       // What the server refused will be refused again; only a lost connection is worth another try.
-      retry: (count, error) => count < 2 && error instanceof ApiError && error.problem.status === 0,
+      // Where it is known to be lost, the page says so at once, and it is tried again by what waits for it to come back.
+      retry: (count, error) =>
+        count < 2 && error instanceof ApiError && error.problem.status === 0 && !isAway(),
     },
   },
 });

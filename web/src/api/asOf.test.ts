@@ -1,5 +1,5 @@
 import { beforeEach, expect, it, vi } from "vitest";
-import { heardAsOf, onAsOf, shownAsOf } from "./asOf";
+import { heardAsOf, isAway, onAsOf, shownAsOf } from "./asOf";
 
 const hear = (headers: Record<string, string>) =>
   heardAsOf.onResponse!({ response: new Response("", { headers }) } as never);
@@ -26,4 +26,16 @@ it("tells from now on where an answer does not come and nothing was kept, and no
   const before = new Date().toISOString();
   void fail(new TypeError("Failed to fetch"));
   expect(shownAsOf()! >= before).toBe(true);
+});
+
+it("takes the network for away once nothing has got through for a while", () => {
+  vi.useFakeTimers();
+  void fail(new TypeError("Failed to fetch"));
+  expect(isAway()).toBe(false);
+  vi.advanceTimersByTime(5_000);
+  void fail(new TypeError("Failed to fetch"));
+  expect(isAway()).toBe(true);
+  void hear({});
+  expect(isAway()).toBe(false);
+  vi.useRealTimers();
 });

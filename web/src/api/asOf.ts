@@ -3,15 +3,24 @@ import { KEPT_AT } from "../device";
 
 /** From when what is on screen is, as an instant, while the network is away; nothing while it is there. */
 let asOf: string | undefined;
+/** Since when nothing gets through, by this page's clock. */
+let lostAt = 0;
 const listeners = new Set<() => void>();
+
+/** For so long, in milliseconds, a lost answer may be one alone. */
+const ALONE = 4_000;
 
 function set(next: string | undefined): void {
   if (next === asOf) return;
+  if (asOf === undefined) lostAt = Date.now();
   asOf = next;
   listeners.forEach((listener) => listener());
 }
 
 export const shownAsOf = (): string | undefined => asOf;
+
+/** True where nothing has got through for a while, so that trying once more at once is in vain. */
+export const isAway = (): boolean => asOf !== undefined && Date.now() - lostAt > ALONE;
 
 export function onAsOf(listener: () => void): () => void {
   listeners.add(listener);

@@ -50,9 +50,7 @@ class RightsInterceptor implements HandlerInterceptor {
             return true;
         }
         Optional<Right> needed = needed(method);
-        Authentication authentication = SecurityContextHolder.getContext().getAuthentication();
-        if (needed.isPresent() && authentication != null && authentication.getPrincipal() instanceof SignedIn who
-                && who.may(needed.get())) {
+        if (needed.flatMap(right -> signedIn().filter(who -> who.may(right))).isPresent()) {
             tellKeepable(request, response, method);
             return true;
         }
@@ -65,7 +63,8 @@ class RightsInterceptor implements HandlerInterceptor {
     /** Whatever may not stay on a device says so by what the security chain writes anyway: nobody may store it. */
     private static void tellKeepable(HttpServletRequest request, HttpServletResponse response, HandlerMethod method) {
         Keepable keepable = method.getMethodAnnotation(Keepable.class);
-        if (keepable == null || OF_PEOPLE.stream().anyMatch(name -> request.getParameter(name) != null)) {
+        // What a stranger is told is not kept: it would be shown to whoever signs in next.
+        if (keepable == null || signedIn().isEmpty() || OF_PEOPLE.stream().anyMatch(name -> request.getParameter(name) != null)) {
             return;
         }
         if (keepable.asked().isEmpty() || Boolean.parseBoolean(request.getParameter(keepable.asked()))) {
@@ -77,11 +76,15 @@ class RightsInterceptor implements HandlerInterceptor {
     @Override
     public void afterCompletion(HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable Exception failure) {
         if (handler instanceof HandlerMethod method && response.getStatus() == HttpStatus.OK.value()
-                && needed(method).filter(Right.TAKE_OUT::equals).isPresent()
-                && SecurityContextHolder.getContext().getAuthentication().getPrincipal() instanceof SignedIn who) {
+                && needed(method).filter(Right.TAKE_OUT::equals).isPresent()) {
             Operation told = method.getMethodAnnotation(Operation.class);
-            audit.note(who.id(), Deed.TAKE_OUT, told == null ? request.getRequestURI() : told.summary());
+            signedIn().ifPresent(who -> audit.note(who.id(), Deed.TAKE_OUT, told == null ? request.getRequestURI() : told.summary()));
         }
+    }
+
+    private static Optional<SignedIn> signedIn() {
+        return Optional.ofNullable(SecurityContextHolder.getContext().getAuthentication()).map(Authentication::getPrincipal)
+                .filter(SignedIn.class::isInstance).map(SignedIn.class::cast);
     }
 
     /** The right that an address needs; empty where nothing is said. */

@@ -63,6 +63,11 @@ class KeepableTest {
     }
 
     @Test
+    void nothingThatAStrangerIsToldStays() {
+        assertThat(server.client().get("/api/session").caching()).contains("no-store");
+    }
+
+    @Test
     void whatFollowsFromWhatHurtsSomebodyNeverStays() {
         JsonNode people = tamsin.get("/api/people").json();
         String pair = "?you=%s&they=%s".formatted(people.get(0).get("id").stringValue(), people.get(1).get("id").stringValue());
