@@ -52,7 +52,7 @@ export default ts.config(
     rules: { "no-restricted-imports": ["error", { patterns: [BEHIND_A_DOOR] }] },
   },
   {
-    files: ["src/ui/**", "src/api/**", "src/device/**", "src/*.ts"],
+    files: ["src/ui/**", "src/api/**", "src/device/**", "src/queue/**", "src/*.ts"],
     rules: { "no-restricted-imports": ["error", { patterns: [UPWARDS, FEATURES] }] },
   },
   prettier,

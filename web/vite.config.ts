@@ -2,7 +2,7 @@ import tailwindcss from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
 import { fileURLToPath } from "node:url";
 import { defineConfig } from "vitest/config";
-import { serviceWorker } from "./serviceWorker";
+import { serviceWorker } from "./serviceWorker.ts";
 
 /** What every page may need. Of the face the cuts for other scripts come when they are wanted. */
 const needed = (url: string) => !/-(latin-ext|vietnamese|cyrillic|greek)[^/]*\.woff2$/.test(url);

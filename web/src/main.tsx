@@ -3,7 +3,7 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { isAway } from "./api/asOf";
-import { ApiError } from "./api/client";
+import { isLost } from "./api/client";
 import { App } from "./app/App";
 import { install } from "./device";
 import "./styles.css";
@@ -17,8 +17,7 @@ const queries = new QueryClient({
       staleTime: 5_000,
       // What the server refused will be refused again; only a lost connection is worth another try.
       // Where it is known to be lost, the page says so at once, and it is tried again by what waits for it to come back.
-      retry: (count, error) =>
-        count < 2 && error instanceof ApiError && error.problem.status === 0 && !isAway(),
+      retry: (count, error) => count < 2 && isLost(error) && !isAway(),
     },
   },
 });

@@ -110,6 +110,11 @@ export function isForLater(error: unknown): boolean {
   );
 }
 
+/** True where what was sent did not get through, or no answer came back. */
+export function isLost(error: unknown): boolean {
+  return error instanceof ApiError && error.problem.status === 0;
+}
+
 export function problemOf(error: unknown): Problem {
   if (error instanceof ApiError) return error.problem;
   return { status: 0, title: "Our mistake", detail: error instanceof Error ? error.message : String(error) };

@@ -6,6 +6,7 @@ import { settingQuery } from "../features/odds";
 import { useSendingAgain } from "../features/question";
 import { useSendingRecord } from "../features/record";
 import { SignOut, useLeave, useRights, useSession } from "../features/session";
+import { useSendingEdits, useSendingPresses, useSendingReadings } from "../queue";
 import { useCommand, useCommandKeys } from "../ui/commands";
 import type { Theme } from "../ui/theme";
 import { useWide } from "../ui/media";
@@ -14,6 +15,7 @@ import { DeviceLines } from "./DeviceLines";
 import { useKeeping } from "./keeping";
 import { Menu } from "./Menu";
 import { UndoLine } from "./UndoLine";
+import { WaitingLine } from "./WaitingLine";
 import { isCurrent, moreOf, placesOf, type View } from "./views";
 
 const NEAR = "narrowgate-map";
@@ -45,6 +47,9 @@ export function Frame({
   useCommandKeys();
   useSendingAgain();
   useSendingRecord();
+  useSendingReadings();
+  useSendingPresses();
+  useSendingEdits();
   const query = settingQuery(params);
   // Beside the maps, too, one finds back to the one where one was.
   const near = useNearMap(mapId);
@@ -113,6 +118,7 @@ export function Frame({
         />
       )}
       <DeviceLines />
+      <WaitingLine />
       {away && (
         <p role="status" className="no-print border-b-2 border-ink px-5 py-2">
           <strong>This map has been put away.</strong> Nothing about it is changed until it is{" "}

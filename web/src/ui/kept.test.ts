@@ -18,7 +18,7 @@ describe("what is kept on this device", () => {
     expect(kept.readKept("draft:a")).toBe("mine");
     kept.setOwner("bram");
     expect(kept.readKept("draft:a")).toBeNull();
-    expect(kept.countKept()).toBe(0);
+    expect(kept.countKept("queue")).toBe(0);
   });
 
   it("is thrown away without what is another's", async () => {
@@ -28,9 +28,9 @@ describe("what is kept on this device", () => {
     kept.setOwner("tamsin");
     kept.writeKept("draft:a", "hers");
     kept.writeKept("asked", "[]");
-    expect(kept.countKept()).toBe(2);
+    expect(kept.countKept("queue")).toBe(2);
     kept.wipeKept();
-    expect(kept.countKept()).toBe(0);
+    expect(kept.countKept("queue")).toBe(0);
     kept.setOwner("bram");
     expect(kept.readKept("draft:a")).toBe("his");
   });

@@ -6,7 +6,7 @@ let owner: string | undefined;
 const listeners = new Set<() => void>();
 
 /** What one person typed on this device and is not stored yet; nobody else who signs in here is shown it. */
-function keyOf(key: string): string | undefined {
+export function keyOfKept(key: string): string | undefined {
   return owner === undefined ? undefined : `${PREFIX}${owner}:${key}`;
 }
 
@@ -49,13 +49,13 @@ export function onOther(listener: () => void): () => void {
 }
 
 export function readKept(key: string): string | null {
-  const full = keyOf(key);
+  const full = keyOfKept(key);
   return full === undefined ? null : localStorage.getItem(full);
 }
 
 /** Keeps a text, if this device lets it; a full or forbidden store only loses the safety net. */
 export function writeKept(key: string, text: string): void {
-  const full = keyOf(key);
+  const full = keyOfKept(key);
   if (full === undefined) return;
   try {
     localStorage.setItem(full, text);
@@ -65,18 +65,18 @@ export function writeKept(key: string, text: string): void {
 }
 
 export function dropKept(key: string): void {
-  const full = keyOf(key);
+  const full = keyOfKept(key);
   if (full !== undefined) localStorage.removeItem(full);
 }
 
 function ownersKeys(): string[] {
-  const mine = keyOf("");
+  const mine = keyOfKept("");
   return mine === undefined ? [] : Object.keys(localStorage).filter((key) => key.startsWith(mine));
 }
 
-/** How many things the owner has on this device that are not stored. */
-export function countKept(): number {
-  return ownersKeys().length;
+/** How many things the owner has on this device that are not stored, besides what is kept under `except`. */
+export function countKept(except: string): number {
+  return ownersKeys().filter((key) => key !== keyOfKept(except)).length;
 }
 
 /** Throws away everything that the owner has on this device. */

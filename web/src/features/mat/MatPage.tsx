@@ -3,6 +3,7 @@ import { useEffect, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { askAgain } from "../../api/askAgain";
 import { api, problemOf, unwrap, unwrapNothing, type Problem, type Schemas } from "../../api/client";
+import { pressOf } from "../../queue";
 import { isTyping } from "../../ui/commands";
 import { Heading } from "../../ui/Heading";
 import { Refused } from "../../ui/Notice";
@@ -17,7 +18,7 @@ import { More } from "./More";
 import { Screens } from "./Screens";
 import { Show } from "./Show";
 import { unlockSound, useSounds } from "./sounds";
-import { pressOf, useMat, type Steer } from "./useMat";
+import { useMat, type Steer } from "./useMat";
 import { behindWords, timeOfDay } from "./words";
 
 type Sheet = Schemas["MatSheet"];
@@ -124,6 +125,7 @@ function Steered({ mapId, lesson, sheet }: { mapId: string; lesson: string; shee
   const held = useMat(sheet.mat, {
     events: `/api/maps/${mapId}/classes/${lesson}/mat/events`,
     body: {},
+    mapId,
     send: async (press) => {
       const after = await pressOf(mapId, lesson)(press);
       // What came of it stands on the pages of the class, where one may be by now.

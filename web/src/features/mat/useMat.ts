@@ -1,20 +1,8 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { api, isForLater, problemOf, unwrap, type Problem } from "../../api/client";
-import { outbox, useAgain, useWaiting } from "../../ui/outbox";
+import { PRESSES, steers, useAgain, useWaiting } from "../../queue";
 import { later, pressed, type Mat, type Press } from "./clock";
 import { follow } from "./stream";
-
-/** A press on its way. */
-export interface OnItsWay {
-  /** The class that it is for. */
-  lesson: string;
-  press: Press;
-  /** When it was made, by this device's clock. */
-  at: number;
-}
-
-/** What was pressed while the network was away; it survives a reload. */
-const PRESSES = outbox<OnItsWay>("presses");
 
 /** How a class was told to stand, when by this device's clock, and by how much the server's is ahead of it. */
 interface Told {
@@ -31,7 +19,7 @@ export type Steer = (deed: Press["deed"], more?: Partial<Press>) => void;
  */
 export function useMat(
   first: Mat,
-  source: { events: string; body: unknown; send: (press: Press) => Promise<Mat> },
+  source: { events: string; body: unknown; mapId?: string; send: (press: Press) => Promise<Mat> },
 ) {
   const [told, setTold] = useState<Told>(() => toldBy(first));
   const [isFollowing, setFollowing] = useState(true);
@@ -93,6 +81,9 @@ export function useMat(
 
   useAgain(waiting.length > 0, flush);
 
+  useEffect(() => steers(first.lesson), [first.lesson]);
+
+  const { mapId } = source;
   const body = JSON.stringify(source.body);
   useEffect(() => {
     const end = new AbortController();
@@ -134,12 +125,12 @@ export function useMat(
     (deed, more = {}) => {
       const now = later(latest.current.mat, Date.now() - latest.current.at);
       const press: Press = { id: crypto.randomUUID(), deed, step: now.step, ago: 0, ...more };
-      PRESSES.keep([...PRESSES.waiting(), { lesson: first.lesson, press, at: Date.now() }]);
+      PRESSES.keep([...PRESSES.waiting(), { lesson: first.lesson, mapId, press, at: Date.now() }]);
       setProblem(undefined);
       show({ ...latest.current, mat: pressed(now, press), at: Date.now() });
       void flush();
     },
-    [first.lesson, flush, show],
+    [first.lesson, mapId, flush, show],
   );
 
   const now = useNow();
@@ -187,17 +178,6 @@ function useNow(): number {
     };
   }, []);
   return now;
-}
-
-/** Steers a class for whoever is signed in. */
-export function pressOf(mapId: string, lesson: string) {
-  return (press: Press): Promise<Mat> =>
-    unwrap(
-      api.POST("/api/maps/{mapId}/classes/{lesson}/mat/presses", {
-        params: { path: { mapId, lesson } },
-        body: press,
-      }),
-    );
 }
 
 /** Steers a class by the link of a clicker. */

@@ -3,7 +3,7 @@ import { useCallback } from "react";
 import { askAgain } from "../../api/askAgain";
 import { api, isForLater, problemOf, unwrap, type ApiError } from "../../api/client";
 import { isOwnersBrowser } from "../../ui/kept";
-import { outbox, useAgain, useWaiting } from "../../ui/outbox";
+import { outbox, useAgain, useWaiting } from "../../queue";
 
 /** A question on its way to the server. Its id is made here, so that sending it twice keeps it once. */
 export interface Asked {
@@ -11,11 +11,18 @@ export interface Asked {
   mapId: string;
   words: string;
   situation?: string;
+  /** When, as an instant. */
+  at?: string;
   /** Why the server did not take it while nobody was looking; it waits for the person, not for a connection. */
   refused?: string;
 }
 
-const box = outbox<Asked>("asked");
+const box = outbox<Asked>("asked", ({ id, words, at, refused }) => ({
+  id,
+  words: `The question “${words}”`,
+  at,
+  refused,
+}));
 
 /**
  * Sends what waits, one after the other. What cannot be sent yet goes on waiting; what is refused is kept with the reason
@@ -57,8 +64,9 @@ export function useAsk() {
     return result;
   }, [queries]);
   const ask = useCallback(
-    (asked: Omit<Asked, "id">) => {
-      box.keep([...box.waiting(), { ...asked, id: crypto.randomUUID() }]);
+    (asked: Omit<Asked, "id" | "at">) => {
+      const at = new Date().toISOString();
+      box.keep([...box.waiting(), { ...asked, id: crypto.randomUUID(), at }]);
       return flush();
     },
     [flush],

@@ -3,7 +3,7 @@ import { useCallback, useSyncExternalStore } from "react";
 import { askAgain } from "../../api/askAgain";
 import { api, isForLater, problemOf, unwrapNothing, type Schemas } from "../../api/client";
 import { isOwnersBrowser } from "../../ui/kept";
-import { outbox, useAgain, useWaiting } from "../../ui/outbox";
+import { outbox, useAgain, useWaiting } from "../../queue";
 
 export type Event = Schemas["RecordEvent"];
 export type Learned = Schemas["Learned"];
@@ -17,7 +17,17 @@ export interface Waiting {
 }
 
 const AT_ONCE = 200;
-const box = outbox<Waiting>("record");
+const KINDS: Record<Event["kind"], string> = {
+  round: "A round",
+  repetitions: "Repetitions",
+  void: "Something taken out of the record",
+};
+const box = outbox<Waiting>("record", ({ event, refused }) => ({
+  id: event.id,
+  words: KINDS[event.kind],
+  at: event.at,
+  refused,
+}));
 
 /** Since when nothing gets through, as an instant; nothing while it does. */
 let stuckSince: string | undefined;

@@ -1,5 +1,6 @@
 import { Dialog } from "radix-ui";
 import { problemOf } from "../../api/client";
+import { QUEUE, queued } from "../../queue";
 import { countKept } from "../../ui/kept";
 import { Refused } from "../../ui/Notice";
 import { Panel } from "../../ui/Panel";
@@ -12,7 +13,7 @@ import { useSignOut } from "./session";
  */
 export function SignOut({ asking, setAsking }: { asking: boolean; setAsking: (asking: boolean) => void }) {
   const signOut = useSignOut();
-  const count = asking ? countKept() : 0;
+  const count = asking ? countHere() : 0;
   return (
     <Panel
       title="Sign out"
@@ -49,11 +50,14 @@ export function SignOut({ asking, setAsking }: { asking: boolean; setAsking: (as
   );
 }
 
+/** How much is on this device alone: what is being typed, and what waits to be sent. */
+const countHere = (): number => countKept(QUEUE) + queued().length;
+
 /** Signs out at once, or opens the question. */
 export function useLeave(ask: () => void): () => void {
   const signOut = useSignOut();
   return () => {
-    if (countKept() > 0) ask();
+    if (countHere() > 0) ask();
     else signOut.mutate({ wipe: false });
   };
 }

@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState, type ReactNode } from "react";
 import { useQueryClient } from "@tanstack/react-query";
 import { askAgain } from "../../api/askAgain";
-import { problemOf, type Problem, type Schemas } from "../../api/client";
+import { isLost, problemOf, type Problem, type Schemas } from "../../api/client";
+import { dropEdit, keepEdit } from "../../queue";
 import { useDraft } from "../../ui/draft";
 import { Refused } from "../../ui/Notice";
 import { lowerFirst, placeTitle, useMapById, useMapChange } from "../map";
@@ -10,7 +11,7 @@ import { FieldInput } from "./FieldInput";
 import type { Field } from "./field";
 import { inWordsOfTheForm } from "./fields";
 import { HoldPreview } from "./HoldPreview";
-import { putParts, type Part, type PartInput } from "./parts";
+import { partsEdit, putParts, type Part, type PartInput } from "./parts";
 import { PostureEditor } from "./PostureEditor";
 import { Preview } from "./Preview";
 import { Removal } from "./Removal";
@@ -130,6 +131,7 @@ export function PartForm({
   });
   const done = (saved?: PartInput) => {
     drop();
+    dropEdit(draftKey);
     onDone(saved);
   };
   const throwAway = (
@@ -140,6 +142,13 @@ export function PartForm({
   const send = (base: number) =>
     save.mutate(() => putParts(map.id, base, summary(value), parts), {
       onSuccess: () => done(input),
+      onError: (error) => {
+        if (!isLost(error)) return;
+        // What is typed stays with the form until it has been taken.
+        const to = window.location.pathname + window.location.search;
+        keepEdit({ mapId: map.id, edit: partsEdit(base, summary(value), parts), draft: draftKey, to });
+        onDone();
+      },
       onSettled: () => want(false),
     });
   const latest = useRef(() => {});

@@ -38,12 +38,17 @@ export function usePart(map: Schemas["Map"], list: PartList, id: string | undefi
   });
 }
 
+/** Several parts as one change. */
+export function partsEdit(revision: number, summary: string, parts: PartInput[]): Schemas["PartsEdit"] {
+  return { revision, summary: summary.slice(0, 200), parts };
+}
+
 /** Sends several parts as one change. */
 export function putParts(mapId: string, revision: number, summary: string, parts: PartInput[]) {
   return unwrap(
     api.POST("/api/maps/{mapId}/parts", {
       params: { path: { mapId } },
-      body: { revision, summary: summary.slice(0, 200), parts },
+      body: partsEdit(revision, summary, parts),
     }),
   );
 }

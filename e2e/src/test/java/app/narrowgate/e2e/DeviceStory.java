@@ -90,6 +90,63 @@ class DeviceStory extends Story {
         assertThat(noNetwork(page)).isHidden();
     }
 
+    /** The facts of a copy of the demo's map, in a window at the end of the line. */
+    private static Page downstairs(String title) {
+        Page page = onACopy(title);
+        page.navigate(page.url().replace(app.address(), line.address()));
+        go(page, "/workshop/facts");
+        return page;
+    }
+
+    /** Opens the form of a fact whose name begins so. */
+    private static Locator fact(Page page, String title) {
+        listed(page, title).click();
+        Locator name = page.getByLabel("Name", EXACT);
+        assertThat(name).hasValue(title);
+        return name;
+    }
+
+    @Test
+    void whatIsSavedWithoutANetworkGoesOutByItself() {
+        Page page = downstairs("In the basement");
+        Locator name = fact(page, "They control your head");
+        line.cut();
+        name.fill("They steer your head");
+        button(page, "Save").click();
+        Locator waits = page.getByText("One thing waits to be sent.");
+        assertThat(waits).isVisible();
+        button(page, "See what waits").click();
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("A change of the map: ");
+        page.keyboard().press("Escape");
+        line.mend();
+        assertThat(waits).isHidden();
+        assertThat(listed(page, "They steer your head")).isVisible();
+    }
+
+    @Test
+    void whatOthersDidMeanwhileIsSaidAndOneChooses() {
+        Page page = downstairs("Two at once");
+        Locator name = fact(page, "They control your head");
+        // The other one is upstairs, where the line is whole.
+        Page other = browser.signedIn();
+        other.navigate(page.url().replace(line.address(), app.address()));
+        line.cut();
+        other.getByLabel("Name", EXACT).fill("They bend your head");
+        save(other);
+        name.fill("They turn your head");
+        button(page, "Save").click();
+        assertThat(page.getByText("One thing waits to be sent.")).isVisible();
+        line.mend();
+        assertThat(page.getByText("One thing was not taken.")).isVisible();
+        button(page, "See what waits").click();
+        page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.LINK, within("Open it")).click();
+        assertThat(name).hasValue("They turn your head");
+        button(page, "Save").click();
+        button(page, "Save mine over it").click();
+        assertThat(listed(page, "They turn your head")).isVisible();
+        assertThat(page.getByText("not taken")).hasCount(0);
+    }
+
     @Test
     void signingOutLeavesNothingOfTheGymOnTheDevice() {
         Page page = installed();

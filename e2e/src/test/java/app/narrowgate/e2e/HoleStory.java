@@ -63,7 +63,7 @@ class HoleStory extends Story {
         page.keyboard().press("Shift+Enter");
         assertThat(page.getByText("Kept on this device; it is sent as soon as there is a connection.")).isVisible();
         page.context().setOffline(false);
-        page.waitForCondition(() -> page.evaluate("localStorage.getItem('narrowgate:tamsin:asked')") == null);
+        page.waitForCondition(() -> page.evaluate("localStorage.getItem('narrowgate:tamsin:queue')") == null);
         go(page, "/holes");
         assertThat(page.getByText("What if they pull the sleeve?")).hasCount(1);
         button(page, "Drop: they pull the sleeve").click();

@@ -81,7 +81,7 @@ class MatStory extends Story {
     private static void until(Page page, String kind, String head) {
         for (int presses = 0; presses < 120; presses++) {
             if (kind.equals(page.locator(".mat-stage").getAttribute("data-kind")) && head(page).innerText().matches(head)) {
-                page.waitForCondition(() -> (boolean) page.evaluate("() => !Object.keys(localStorage).some(key => key.endsWith(':presses'))"));
+                page.waitForCondition(() -> (boolean) page.evaluate("() => !Object.keys(localStorage).some(key => key.endsWith(':queue'))"));
                 return;
             }
             String before = step(page);

@@ -157,7 +157,7 @@ class RecordStory extends Story {
         page.unroute(Pattern.compile("/record/events$"));
         page.reload();
         page.evaluate("dispatchEvent(new Event('online'))");
-        page.waitForFunction("() => !Object.keys(localStorage).some(key => key.endsWith(':record'))");
+        page.waitForFunction("() => !Object.keys(localStorage).some(key => key.endsWith(':queue'))");
         assertThat(logged(page)).isEqualTo(before + rounds);
         assertThat(page.getByText("on this device")).hasCount(0);
     }

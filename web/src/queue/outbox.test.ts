@@ -5,10 +5,10 @@ beforeEach(() => localStorage.clear());
 
 async function loaded(who: string) {
   vi.resetModules();
-  const { setOwner } = await import("./kept");
+  const { setOwner } = await import("../ui/kept");
   setOwner(who);
   const { outbox } = await import("./outbox");
-  return { box: outbox<string>("letters"), setOwner };
+  return { box: outbox<string>("letters", (letter) => ({ id: letter, words: letter })), setOwner };
 }
 
 it("keeps what waits over a reload, for the one who wrote it", async () => {

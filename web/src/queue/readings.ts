@@ -1,8 +1,8 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useCallback } from "react";
-import { api, isForLater, unwrap, type Schemas } from "../../api/client";
-import { isOwnersBrowser } from "../../ui/kept";
-import { outbox, useAgain, useWaiting } from "../../ui/outbox";
+import { api, isForLater, unwrap, type Schemas } from "../api/client";
+import { isOwnersBrowser } from "../ui/kept";
+import { outbox, useAgain, useWaiting } from "./outbox";
 
 /** A reading on its way to the server. Its id is made here, so that sending it twice keeps it once. */
 export interface Waiting {
@@ -11,7 +11,11 @@ export interface Waiting {
 }
 
 const AT_ONCE = 200;
-const box = outbox<Waiting>("readings");
+const box = outbox<Waiting>("readings", ({ reading }) => ({
+  id: reading.id,
+  words: "What you read in the trainer",
+  at: reading.at,
+}));
 
 /**
  * Sends what waits, map by map. What cannot be sent yet goes on waiting; what the server will never take, as when its map is
@@ -57,6 +61,11 @@ export function useReadings() {
     },
     [flush],
   );
-  useAgain(left.length > 0, flush);
-  return { add, waiting: left.length };
+  return { add, flush, waiting: left.length };
+}
+
+/** Sends what was read from whatever page is open. */
+export function useSendingReadings(): void {
+  const { flush, waiting } = useReadings();
+  useAgain(waiting > 0, flush);
 }
