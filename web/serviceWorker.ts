@@ -1,6 +1,6 @@
 import { createHash } from "node:crypto";
 import { readdirSync, readFileSync } from "node:fs";
-import { join } from "node:path";
+import { join, resolve } from "node:path";
 import { build, type Plugin } from "vite";
 
 /** A file that is kept on the device, and by what it is known to be another one than before. */
@@ -44,7 +44,7 @@ export function serviceWorker({
     name: "service-worker",
     apply: "build",
     configResolved: (config) => {
-      folder = join(config.root, config.build.outDir);
+      folder = resolve(config.root, config.build.outDir);
     },
     closeBundle: async () => {
       const files = filesOf(folder).filter(({ url }) => url !== name && needed(url));

@@ -5,7 +5,6 @@ import { BrowserRouter } from "react-router";
 import { isAway } from "./api/asOf";
 import { isLost } from "./api/client";
 import { App } from "./app/App";
-import { install } from "./device";
 import "./styles.css";
 
 const queries = new QueryClient({
@@ -35,4 +34,9 @@ createRoot(document.getElementById("root")!).render(
 
 // Not before the page stands: what is put on the device is asked for over the same line.
 if (import.meta.env.PROD)
-  addEventListener("load", () => void install(() => void queries.invalidateQueries()), { once: true });
+  addEventListener(
+    "load",
+    () =>
+      void import("./device/install").then(({ install }) => install(() => void queries.invalidateQueries())),
+    { once: true },
+  );

@@ -3,24 +3,34 @@ import { useEffect, useSyncExternalStore } from "react";
 import { onAsOf, shownAsOf } from "../api/asOf";
 import { newer, onNewer, takeNewer } from "../device";
 import { whenInWords } from "../ui/when";
+import { useWaitingWords, WaitingPanel } from "./WaitingPanel";
 
 /** While the network is away it is tried so often, in milliseconds, whether it is back. */
 const TRY_EVERY = 5_000;
 
-/** What there is to say of the device itself: that the network is away and from when everything is, or that it could be newer. */
+const LINE = "no-print border-b-2 border-ink px-5 py-1";
+
+/** What there is to say of the device itself: from when everything is while the network is away, what waits, what is newer. */
 export function DeviceLines() {
   const asOf = useSyncExternalStore(onAsOf, shownAsOf);
   const isNewer = useSyncExternalStore(onNewer, newer);
+  const waiting = useWaitingWords();
   useComesBack(asOf !== undefined);
   return (
     <>
-      {asOf !== undefined && (
-        <p role="status" className="no-print border-b-2 border-ink px-5 py-1">
-          <strong>No network.</strong> What you see is as it was {whenInWords(asOf)}.
-        </p>
+      {(asOf !== undefined || waiting) && (
+        <div role="status" className={LINE}>
+          {asOf !== undefined && (
+            <>
+              <strong>No network.</strong> What you see is as it was {whenInWords(asOf)}.{" "}
+            </>
+          )}
+          {waiting}
+          {waiting && <WaitingPanel />}
+        </div>
       )}
       {isNewer && (
-        <p role="status" className="no-print border-b-2 border-ink px-5 py-1">
+        <p role="status" className={LINE}>
           A newer Narrow Gate is here.{" "}
           <button type="button" className="word" onClick={takeNewer}>
             Take it now

@@ -15,7 +15,6 @@ import { DeviceLines } from "./DeviceLines";
 import { useKeeping } from "./keeping";
 import { Menu } from "./Menu";
 import { UndoLine } from "./UndoLine";
-import { WaitingLine } from "./WaitingLine";
 import { isCurrent, moreOf, placesOf, type View } from "./views";
 
 const NEAR = "narrowgate-map";
@@ -118,7 +117,6 @@ export function Frame({
         />
       )}
       <DeviceLines />
-      <WaitingLine />
       {away && (
         <p role="status" className="no-print border-b-2 border-ink px-5 py-2">
           <strong>This map has been put away.</strong> Nothing about it is changed until it is{" "}

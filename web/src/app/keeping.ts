@@ -1,6 +1,5 @@
 import { useEffect } from "react";
 import { keepOnDevice } from "../device";
-import { nextClassToKeep } from "../features/lesson";
 import { useRights } from "../features/session";
 
 /** So long after the page stands, and so often after that, in milliseconds. */
@@ -30,7 +29,7 @@ export function useKeeping(mapId: string | undefined): void {
         ],
         end.signal,
       );
-      if (classes) await keepOnDevice(() => nextClassToKeep(mapId), end.signal);
+      if (classes) await keepOnDevice(() => nextClass(mapId), end.signal);
     };
     const soon = setTimeout(() => void keep(), SOON);
     const often = setInterval(() => void keep(), EVERY);
@@ -40,4 +39,10 @@ export function useKeeping(mapId: string | undefined): void {
       clearInterval(often);
     };
   }, [mapId, people, classes, record]);
+}
+
+/** The class's pages come when they are wanted, and so does what knows of classes. */
+async function nextClass(mapId: string): Promise<string[]> {
+  const { nextClassToKeep } = await import("../features/lesson");
+  return nextClassToKeep(mapId);
 }

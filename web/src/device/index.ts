@@ -1,2 +1,2 @@
-export { KEPT_AT, wipeAnswers } from "./keeping";
-export { install, keepOnDevice, onNewer, newer, takeNewer } from "./install";
+export { keepOnDevice, KEPT_AT, wipeAnswers } from "./keeping";
+export { newer, onNewer, takeNewer } from "./newer";

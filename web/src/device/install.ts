@@ -1,25 +1,5 @@
 import { Workbox } from "workbox-window";
-
-/** What takes a newer version of the client into use; nothing while there is none. */
-let take: (() => void) | undefined;
-const listeners = new Set<() => void>();
-
-export const newer = (): boolean => take !== undefined;
-
-export function onNewer(listener: () => void): () => void {
-  listeners.add(listener);
-  return () => listeners.delete(listener);
-}
-
-/** Begins the page anew with the newer version; what is typed on it is kept, and there again. */
-export function takeNewer(): void {
-  take?.();
-}
-
-function offer(how: () => void): void {
-  take = how;
-  listeners.forEach((listener) => listener());
-}
+import { offer } from "./newer";
 
 /** So often a page that stays open asks for a newer version. */
 const LOOK_EVERY = 60 * 60 * 1000;
@@ -50,35 +30,4 @@ export async function install(first: () => void): Promise<void> {
     return;
   }
   setInterval(() => void workbox.update().catch(() => undefined), LOOK_EVERY);
-}
-
-/**
- * Asks for what may be wanted where there is no network, one after the other, so that it is kept on the device.
- *
- * @param addresses where they have to be found out first, they are only where anything is kept
- */
-export async function keepOnDevice(
-  addresses: readonly string[] | (() => Promise<readonly string[]>),
-  signal: AbortSignal,
-): Promise<void> {
-  if (!(await keepsSomething(signal))) return;
-  try {
-    for (const address of typeof addresses === "function" ? await addresses() : addresses) {
-      if (signal.aborted) return;
-      await fetch(address, { signal, priority: "low" });
-    }
-  } catch {
-    // What cannot be had now is asked for another time.
-  }
-}
-
-/** Waits until answers to this page are kept. */
-function keepsSomething(signal: AbortSignal): Promise<boolean> {
-  if (!("serviceWorker" in navigator)) return Promise.resolve(false);
-  const { serviceWorker } = navigator;
-  if (serviceWorker.controller !== null) return Promise.resolve(true);
-  return new Promise((done) => {
-    serviceWorker.addEventListener("controllerchange", () => done(true), { once: true, signal });
-    signal.addEventListener("abort", () => done(false), { once: true });
-  });
 }

@@ -32,3 +32,34 @@ export async function wipeAnswers(): Promise<void> {
   if (typeof caches === "undefined") return;
   await caches.delete(KEPT_ON_DEVICE).catch(() => false);
 }
+
+/**
+ * Asks for what may be wanted where there is no network, one after the other, so that it is kept on the device.
+ *
+ * @param addresses where they have to be found out first, they are only where anything is kept
+ */
+export async function keepOnDevice(
+  addresses: readonly string[] | (() => Promise<readonly string[]>),
+  signal: AbortSignal,
+): Promise<void> {
+  if (!(await keepsSomething(signal))) return;
+  try {
+    for (const address of typeof addresses === "function" ? await addresses() : addresses) {
+      if (signal.aborted) return;
+      await fetch(address, { signal, priority: "low" });
+    }
+  } catch {
+    // What cannot be had now is asked for another time.
+  }
+}
+
+/** Waits until answers to this page are kept. */
+function keepsSomething(signal: AbortSignal): Promise<boolean> {
+  if (!("serviceWorker" in navigator)) return Promise.resolve(false);
+  const { serviceWorker } = navigator;
+  if (serviceWorker.controller !== null) return Promise.resolve(true);
+  return new Promise((done) => {
+    serviceWorker.addEventListener("controllerchange", () => done(true), { once: true, signal });
+    signal.addEventListener("abort", () => done(false), { once: true });
+  });
+}

@@ -1,6 +1,7 @@
 import { rollup } from "d3-array";
-import { memo } from "react";
+import { memo, useSyncExternalStore } from "react";
 import { Link, useSearchParams } from "react-router";
+import { onAsOf, shownAsOf } from "../../api/asOf";
 import type { Schemas } from "../../api/client";
 import { KIND_LABEL, tenths } from "../../labels";
 import { settingQuery, useReview, type Overview } from "../odds";
@@ -59,6 +60,7 @@ const Below = memo(function Below({ map, gates }: { map: Schemas["Map"]; gates?:
             </Link>
             <span className="text-[13.5px] font-normal text-quiet">fewer without it</span>
           </h2>
+          {!gates && <ComesLater />}
           {gates?.gates.slice(0, NARROW).map((gate) => (
             <Link
               key={gate.reaction}
@@ -78,6 +80,12 @@ const Below = memo(function Below({ map, gates }: { map: Schemas["Map"]; gates?:
   );
 });
 
+/** Stands in for what the server works out, while there is no network. */
+function ComesLater() {
+  const isAway = useSyncExternalStore(onAsOf, shownAsOf) !== undefined;
+  return isAway && <p className="mt-1 text-quiet">The server works this out; it comes with the network.</p>;
+}
+
 /** What is missing and costs most. */
 function HolesBelow({ map, query }: { map: Schemas["Map"]; query: string }) {
   const review = useReview(map);
@@ -93,6 +101,7 @@ function HolesBelow({ map, query }: { map: Schemas["Map"]; query: string }) {
         </Link>
         <span className="text-[13.5px] font-normal text-quiet">more if mended</span>
       </h2>
+      {!review.data && <ComesLater />}
       {review.data && open.length === 0 && (
         <p className="mt-1 text-quiet">Every answer of theirs has been answered.</p>
       )}

@@ -8,20 +8,26 @@ import { whenInWords } from "../ui/when";
 /** What is on its way for less than so many milliseconds is nothing to speak of. */
 const ON_ITS_WAY = 2_000;
 
-/** How much waits to be sent, and what; nothing while everything gets through. */
-export function WaitingLine() {
+/** How much waits to be sent, and how much was not taken; nothing while everything gets through. */
+export function useWaitingWords(): string | undefined {
   const queued = useQueued();
-  const stays = useSettled(queued.length > 0, ON_ITS_WAY);
-  const [open, setOpen] = useState(false);
   const refused = queued.filter((one) => one.refused !== undefined).length;
   const waiting = queued.length - refused;
-  if (queued.length === 0 || (!stays && refused === 0)) return null;
+  const stays = useSettled(waiting > 0, ON_ITS_WAY);
+  const words = [
+    refused > 0 && `${refused === 1 ? "One thing was" : `${refused} things were`} not taken.`,
+    waiting > 0 && stays && `${waiting === 1 ? "One thing waits" : `${waiting} things wait`} to be sent.`,
+  ].filter(Boolean);
+  return words.length > 0 ? words.join(" ") : undefined;
+}
+
+/** What waits, behind a word that opens it. */
+export function WaitingPanel() {
+  const queued = useQueued();
+  const [open, setOpen] = useState(false);
   return (
-    <p role="status" className="no-print border-b-2 border-ink px-5 py-1">
-      {refused > 0 && (
-        <strong>{refused === 1 ? "One thing was" : `${refused} things were`} not taken. </strong>
-      )}
-      {waiting > 0 && `${waiting === 1 ? "One thing waits" : `${waiting} things wait`} to be sent. `}
+    <>
+      {" "}
       <button type="button" className="word" onClick={() => setOpen(true)}>
         See what waits
       </button>
@@ -31,16 +37,14 @@ export function WaitingLine() {
         onOpenChange={setOpen}
         className="top-0 max-h-dvh overflow-y-auto p-4 sm:top-[8vh] sm:max-h-[84vh] sm:w-[560px]"
       >
-        <p className="mt-1 text-quiet">
-          It is sent by itself as soon as there is a network, once, in this order.
-        </p>
+        <p className="mt-1 text-quiet">It is sent by itself as soon as there is a network, and once.</p>
         <ul className="mt-2">
           {queued.map((one) => (
             <Waits key={one.id} one={one} close={() => setOpen(false)} />
           ))}
         </ul>
       </Panel>
-    </p>
+    </>
   );
 }
 
