@@ -24,6 +24,8 @@ export function useKeeping(mapId: string | undefined): void {
           map,
           `${map}/carried`,
           `${map}/pictures`,
+          `${map}/readings/deck`,
+          `${map}/readings/mine`,
           ...(people ? ["/api/people?kept=true"] : []),
           ...(record ? [`${map}/record/tonight`] : []),
         ],

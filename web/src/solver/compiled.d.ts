@@ -18,4 +18,6 @@ declare module "#solver" {
   export function odds(setting: object): Answer;
   /** What each situation would be worth with `{ list, id, part }` put into the map; each part has its own id. */
   export function preview(parts: object[], setting: object): Answer;
+  /** Where one is, judged from `{ where, held, free, so, notSo }`. */
+  export function held(marks: object, setting: object): Answer;
 }

@@ -1,11 +1,11 @@
-import { load, odds, overview, type Answer, type Packed } from "#solver";
+import { held, load, odds, overview, type Answer, type Packed } from "#solver";
 import { readdirSync, readFileSync } from "node:fs";
 import { beforeAll, describe, expect, it } from "vitest";
 
 /** What the same core computed on another machine, raw: written by the build of `browser/`. */
 interface Fixture {
   map: unknown;
-  cases: { setting: object; overview: Written; odds: Written }[];
+  cases: { setting: object; overview: Written; odds: Written; marks: object; held: Written }[];
 }
 
 interface Written {
@@ -53,6 +53,7 @@ describe("what was compiled computes what the core computes", () => {
     it.each(fixture.cases.map((one) => [JSON.stringify(one.setting), one] as const))("%s", (_, one) => {
       expectSame(valueOf(overview(one.setting)), one.overview);
       expectSame(valueOf(odds(one.setting)), one.odds);
+      expectSame(valueOf(held(one.marks, one.setting)), one.held);
     });
   });
 });

@@ -1,7 +1,7 @@
 import type { Packed } from "#solver";
 import { ApiError, type Schemas } from "../api/client";
 import type { Asked, Said } from "./messages";
-import { oddsOf, overviewOf, stated } from "./unpack";
+import { likelyOf, oddsOf, overviewOf, stated } from "./unpack";
 
 type MapAt = Pick<Schemas["Map"], "id" | "revision">;
 type Call = Extract<Asked, { with: unknown[] }>["call"];
@@ -11,6 +11,7 @@ export interface Solver {
   overview: (setting: object) => Promise<Schemas["OddsOverview"]>;
   odds: (setting: object) => Promise<Schemas["Odds"]>;
   preview: (parts: object[], setting: object) => Promise<Schemas["OddsOverview"]>;
+  held: (marks: object, setting: object) => Promise<Schemas["LikelySituations"]>;
 }
 
 let worker: Worker | undefined;
@@ -107,5 +108,6 @@ export function solverOf(map: MapAt): Solver | undefined {
     overview: async (setting) => overviewOf(await of("overview", stated(setting)), map.revision),
     odds: async (setting) => oddsOf(await of("odds", stated(setting)), map.revision),
     preview: async (parts, setting) => overviewOf(await of("preview", parts, stated(setting)), map.revision),
+    held: async (marks, setting) => likelyOf(await of("held", stated(marks), stated(setting))),
   };
 }

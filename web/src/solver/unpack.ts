@@ -136,3 +136,14 @@ function responseOf(from: Reading): Schemas["ResponseOdds"] {
   const lands = from.text();
   return { response, chance, lands, answered: from.flag(), worth };
 }
+
+/** Where one may be, in the server's words. */
+export function likelyOf(packed: Packed): Schemas["LikelySituations"] {
+  const from = new Reading(packed);
+  const next = from.flag()
+    ? stated({ where: from.flag(), segment: from.textIfAny(), fact: from.textIfAny() })
+    : undefined;
+  const likely: Schemas["LikelySituations"]["likely"] = [];
+  while (from.hasText()) likely.push({ situation: from.text(), chance: from.figure() });
+  return stated({ likely, next });
+}

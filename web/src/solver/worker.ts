@@ -1,4 +1,4 @@
-import { load, odds, overview, preview, type Answer } from "#solver";
+import { held, load, odds, overview, preview, type Answer } from "#solver";
 import type { Asked, Said } from "./messages";
 
 /** A map as the server hands it over for this worker. */
@@ -7,7 +7,7 @@ interface Carried {
   map: unknown;
 }
 
-const CALLS = { overview, odds, preview } as Record<string, (...with_: never[]) => Answer>;
+const CALLS = { overview, odds, preview, held } as Record<string, (...with_: never[]) => Answer>;
 
 async function bring(mapId: string): Promise<Said["value"]> {
   const response = await fetch(`/api/maps/${mapId}/carried`);

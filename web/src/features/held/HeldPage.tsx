@@ -3,7 +3,7 @@ import { api, problemOf, unwrap, type Schemas } from "../../api/client";
 import { SEGMENT_LABEL, SEGMENTS } from "../../labels";
 import { Loading, Refused } from "../../ui/Notice";
 import { useMap } from "../map";
-import { useOdds, useSetting } from "../odds";
+import { solverHere, useOdds, useSetting } from "../odds";
 import { TouchPicture } from "./TouchPicture";
 import { isMarked, nextMark, useMarks, type Marks } from "./marks";
 import { Toggle } from "./Toggle";
@@ -23,15 +23,17 @@ export function HeldPage() {
     queryKey: ["held", mapId, map.data?.revision, marks, setting],
     enabled: mapId !== undefined && isMarked(marks),
     placeholderData: keepPreviousData,
-    queryFn: () =>
-      unwrap(
-        api.GET("/api/maps/{mapId}/held", {
-          params: {
-            path: { mapId: mapId! },
-            query: { ...setting, ...marks, where: marks.where || undefined },
-          },
-        }),
-      ),
+    queryFn: ({ signal }) => {
+      const told = { ...marks, where: marks.where || undefined };
+      const there = () =>
+        unwrap(
+          api.GET("/api/maps/{mapId}/held", {
+            params: { path: { mapId: mapId! }, query: { ...setting, ...told } },
+            signal,
+          }),
+        );
+      return solverHere(map.data!, setting)?.held(told, setting).catch(there) ?? there();
+    },
   });
   const ready = together({ map, odds });
   if (!ready.data) return <Waiting what="Solving the map" on={ready} />;

@@ -1,5 +1,6 @@
 package app.narrowgate.browser;
 
+import app.narrowgate.core.held.LikelySituations;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
@@ -10,6 +11,7 @@ import app.narrowgate.core.odds.Overview;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.odds.SettingRequest;
 import app.narrowgate.core.odds.SolvedMap;
+import app.narrowgate.core.round.Passing;
 import app.narrowgate.exchange.fields.Fields;
 import app.narrowgate.exchange.parts.MapReading;
 import app.narrowgate.exchange.parts.PartPut;
@@ -79,6 +81,16 @@ public final class Solver {
             MapIndex index = MapIndex.of(changed);
             return OverviewPacked.of(Overview.of(SolvedMap.of(index, SettingReading.read(new JsValue(setting)).on(index))));
         });
+    }
+
+    /**
+     * Where one is, judged from what is held.
+     *
+     * @param marks {@code {where, held, free, so, notSo}}, codes and ids as the server's query has them
+     */
+    @JSExport
+    public static JSObject held(JSObject marks, JSObject setting) {
+        return Answer.of(() -> LikelyPacked.of(LikelySituations.of(map.map(), MarksReading.read(new JsValue(marks)), Passing.of(solved(setting)))));
     }
 
     private static SolvedMap solved(JSObject setting) {

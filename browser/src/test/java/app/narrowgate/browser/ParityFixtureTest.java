@@ -3,13 +3,18 @@ package app.narrowgate.browser;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.narrowgate.core.fixture.RandomMaps;
+import app.narrowgate.core.held.LikelySituations;
+import app.narrowgate.core.map.Bearing;
 import app.narrowgate.core.map.EscapeMap;
+import app.narrowgate.core.map.Fact;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Matchup;
+import app.narrowgate.core.map.Segment;
 import app.narrowgate.core.odds.OddsSolver;
 import app.narrowgate.core.odds.Overview;
 import app.narrowgate.core.odds.SettingRequest;
 import app.narrowgate.core.odds.SolvedMap;
+import app.narrowgate.core.round.Passing;
 import app.narrowgate.exchange.json.JacksonValue;
 import app.narrowgate.exchange.map.MapFolder;
 import app.narrowgate.exchange.map.MapJson;
@@ -81,6 +86,22 @@ class ParityFixtureTest {
         return JsonNodeFactory.instance.objectNode().put("read", read).put("late", late);
     }
 
+    /** Something that somebody could tell, another thing from case to case. */
+    private static ObjectNode marks(EscapeMap map, int turn) {
+        ObjectNode marks = JsonNodeFactory.instance.objectNode();
+        if (turn % 2 == 0) {
+            marks.put("where", Bearing.values()[turn % Bearing.values().length].code());
+        }
+        marks.putArray("held").add(Segment.values()[turn % Segment.values().length].code());
+        marks.putArray("free").add(Segment.values()[(turn + 1) % Segment.values().length].code());
+        List<Fact> facts = map.facts();
+        if (facts.size() > 1) {
+            marks.putArray("so").add(facts.get(turn % facts.size()).id().value());
+            marks.putArray("notSo").add(facts.get((turn + 1) % facts.size()).id().value());
+        }
+        return marks;
+    }
+
     private static void write(String name, EscapeMap map, List<ObjectNode> settings) throws IOException {
         ObjectNode fixture = JsonNodeFactory.instance.objectNode();
         fixture.set("map", MapJson.writeSolvable(map));
@@ -93,6 +114,9 @@ class ParityFixtureTest {
             one.set("setting", setting);
             one.set("overview", packed(OverviewPacked.of(Overview.of(solved))));
             one.set("odds", packed(OddsPacked.of(OddsSolver.of(solved))));
+            ObjectNode marks = marks(map, cases.size());
+            one.set("marks", marks);
+            one.set("held", packed(LikelyPacked.of(LikelySituations.of(index.map(), MarksReading.read(new JacksonValue(marks)), Passing.of(solved)))));
         }
         assertThat(cases.size()).isEqualTo(settings.size()).isPositive();
         Files.createDirectories(FIXTURES);

@@ -8,11 +8,13 @@ import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.Segment;
 import app.narrowgate.core.map.Situation;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.ToDoubleFunction;
 
 /**
  * Where somebody is, judged from what they can tell, by Bayes's rule: the square root of how often rounds pass
@@ -61,7 +63,10 @@ public record LikelySituations(List<Likely> likely, Optional<Question> next) {
         static Habits of(EscapeMap map, List<Situation> places) {
             Map<Id, Double> unsaid = new HashMap<>();
             for (Fact fact : map.facts()) {
-                long so = places.stream().filter(s -> Boolean.TRUE.equals(s.facts().get(fact.id()))).count();
+                int so = 0;
+                for (Situation place : places) {
+                    so += Boolean.TRUE.equals(place.facts().get(fact.id())) ? 1 : 0;
+                }
                 unsaid.put(fact.id(), Math.min(0.5, 2.0 * (so + 1) / (places.size() + 2)));
             }
             return new Habits(unsaid);
@@ -82,27 +87,42 @@ public record LikelySituations(List<Likely> likely, Optional<Question> next) {
      * @throws RefusedException when a marked fact is not on the map
      */
     public static LikelySituations of(EscapeMap map, Marks marks, Map<Id, Double> often) {
+        List<Situation> places = new ArrayList<>();
+        for (Situation place : map.situations()) {
+            if (!place.held().isEmpty() || place.bearing().isPresent() && place.rest().isEmpty()) {
+                places.add(place);
+            }
+        }
+        Habits habits = Habits.of(map, places);
         for (Id fact : marks.facts().keySet()) {
-            if (map.facts().stream().noneMatch(f -> f.id().equals(fact))) {
+            if (!habits.unsaid().containsKey(fact)) {
                 throw new RefusedException("No fact is called “%s”.".formatted(fact));
             }
         }
-        List<Situation> places = map.situations().stream()
-                .filter(s -> !s.held().isEmpty() || s.bearing().isPresent() && s.rest().isEmpty()).toList();
         if (places.isEmpty()) {
             return new LikelySituations(List.of(), Optional.empty());
         }
-        double least = places.stream().mapToDouble(s -> often.getOrDefault(s.id(), 0.0)).filter(w -> w > 0).min().orElse(1);
-        double[] prior = places.stream()
-                .mapToDouble(s -> Math.sqrt(Math.max(least, often.getOrDefault(s.id(), 0.0)))).toArray();
-        Habits habits = Habits.of(map, places);
+        double[] prior = prior(places, often);
         double[] chance = posterior(places, prior, marks, habits);
         List<Likely> likely = new ArrayList<>();
         for (int i = 0; i < chance.length; i++) {
             likely.add(new Likely(places.get(i).id(), chance[i]));
         }
-        likely.sort(Comparator.comparingDouble((Likely l) -> -l.chance()));
+        likely.sort((one, other) -> Double.compare(told(other.chance()), told(one.chance())));
         return new LikelySituations(likely, next(map, places, prior, marks, chance, habits));
+    }
+
+    private static double[] prior(List<Situation> places, Map<Id, Double> often) {
+        double[] prior = new double[places.size()];
+        double least = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < prior.length; i++) {
+            prior[i] = often.getOrDefault(places.get(i).id(), 0.0);
+            least = prior[i] > 0 ? Math.min(least, prior[i]) : least;
+        }
+        for (int i = 0; i < prior.length; i++) {
+            prior[i] = Math.sqrt(Math.max(least == Double.POSITIVE_INFINITY ? 1 : least, prior[i]));
+        }
+        return prior;
     }
 
     private static double[] posterior(List<Situation> places, double[] prior, Marks marks, Habits habits) {
@@ -146,30 +166,42 @@ public record LikelySituations(List<Likely> likely, Optional<Question> next) {
 
     private static Optional<Question> next(EscapeMap map, List<Situation> places, double[] prior, Marks marks,
             double[] chance, Habits habits) {
-        if (marks.bearing().isEmpty() && places.stream().flatMap(s -> s.bearing().stream()).distinct().count() > 1) {
+        Set<Bearing> bearings = new HashSet<>();
+        places.forEach(place -> place.bearing().ifPresent(bearings::add));
+        if (marks.bearing().isEmpty() && bearings.size() > 1) {
             return Optional.of(new Question(true, Optional.empty(), Optional.empty(), 0));
         }
         double now = entropy(chance);
-        List<Question> questions = new ArrayList<>();
+        Question best = null;
         for (Segment segment : Segment.values()) {
             if (!marks.segments().containsKey(segment)) {
                 double bits = now - expected(places, prior, chance, marks.with(segment, true), marks.with(segment, false),
                         habits, place -> fit(place.held().containsKey(segment), true));
-                questions.add(new Question(false, Optional.of(segment), Optional.empty(), bits));
+                best = better(best, new Question(false, Optional.of(segment), Optional.empty(), bits));
             }
         }
         for (Fact fact : map.facts()) {
             if (!marks.facts().containsKey(fact.id())) {
                 double bits = now - expected(places, prior, chance, marks.with(fact.id(), true),
                         marks.with(fact.id(), false), habits, place -> habits.so(place, fact.id()));
-                questions.add(new Question(false, Optional.empty(), Optional.of(fact.id()), bits));
+                best = better(best, new Question(false, Optional.empty(), Optional.of(fact.id()), bits));
             }
         }
-        return questions.stream().filter(q -> q.bits() > WORTH_ASKING).max(Comparator.comparingDouble(Question::bits));
+        return Optional.ofNullable(best);
+    }
+
+    /** What tells more, if it is worth asking at all; of equal ones the first. */
+    private static Question better(Question best, Question next) {
+        return next.bits() > WORTH_ASKING && (best == null || told(next.bits()) > told(best.bits())) ? next : best;
+    }
+
+    /** As much of a figure as is told; what lies behind that is noise of the arithmetic and decides nothing. */
+    private static double told(double figure) {
+        return Math.rint(figure * 1e9);
     }
 
     private static double expected(List<Situation> places, double[] prior, double[] chance, Marks yes, Marks no,
-            Habits habits, java.util.function.ToDoubleFunction<Situation> saysYes) {
+            Habits habits, ToDoubleFunction<Situation> saysYes) {
         double isYes = 0;
         for (int i = 0; i < chance.length; i++) {
             isYes += chance[i] * saysYes.applyAsDouble(places.get(i));

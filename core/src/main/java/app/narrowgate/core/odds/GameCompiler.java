@@ -44,7 +44,10 @@ final class GameCompiler {
         this.conditions = conditions;
         EscapeMap map = index.map();
         int mostOptions = map.reactions().size() + map.situations().size();
-        int mostResponses = map.reactions().stream().mapToInt(r -> r.responses().size()).sum();
+        int mostResponses = 0;
+        for (Reaction reaction : map.reactions()) {
+            mostResponses += reaction.responses().size();
+        }
         going = new double[mostOptions];
         stuffedShare = new double[mostOptions];
         lateShare = new double[mostOptions];

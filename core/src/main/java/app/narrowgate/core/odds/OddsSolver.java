@@ -170,8 +170,12 @@ public final class OddsSolver {
         if (responses.isEmpty()) {
             return values[solved.place(reaction.whenStuffed())];
         }
-        double mean = responses.stream().mapToDouble(r -> r.chance() * r.worth()).sum();
-        double least = responses.stream().mapToDouble(ResponseOdds::worth).min().orElseThrow();
+        double mean = 0;
+        double least = Double.POSITIVE_INFINITY;
+        for (ResponseOdds response : responses) {
+            mean += response.chance() * response.worth();
+            least = Math.min(least, response.worth());
+        }
         return solved.setting().read().blend(mean, least);
     }
 

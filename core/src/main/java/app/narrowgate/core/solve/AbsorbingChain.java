@@ -195,7 +195,11 @@ final class AbsorbingChain {
 
     private double[] still(int c, double[] inflow) {
         if (forEver[c]) {
-            Arrays.fill(inflow, Arrays.stream(inflow).sum());
+            double sum = 0;
+            for (double one : inflow) {
+                sum += one;
+            }
+            Arrays.fill(inflow, sum);
         }
         return inflow;
     }

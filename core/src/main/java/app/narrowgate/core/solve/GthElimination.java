@@ -202,7 +202,14 @@ final class GthElimination {
         }
 
         int[] leadingTo(int k) {
-            return Arrays.stream(leadsHere[k].toArray()).filter(i -> !gone[i]).toArray();
+            int[] leading = leadsHere[k].toArray();
+            int kept = 0;
+            for (int i : leading) {
+                if (!gone[i]) {
+                    leading[kept++] = i;
+                }
+            }
+            return Arrays.copyOf(leading, kept);
         }
 
         /** Lets row {@code i} lead past the eliminated state {@code k}; returns its share of row {@code k}. */

@@ -3,9 +3,7 @@ package app.narrowgate.server.held;
 import app.narrowgate.core.check.Coded;
 import app.narrowgate.core.held.LikelySituations;
 import app.narrowgate.core.held.Marks;
-import app.narrowgate.core.map.Bearing;
 import app.narrowgate.core.map.Id;
-import app.narrowgate.core.map.Segment;
 import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.right.Right;
 import app.narrowgate.core.round.Passing;
@@ -23,8 +21,6 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Size;
-import java.util.EnumMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -54,17 +50,7 @@ class HeldController {
             @Parameter(description = "Facts that are not so") @Nullable @Size(max = 50) List<String> notSo) {
 
         Marks toMarks() {
-            Map<Segment, Boolean> segments = new EnumMap<>(Segment.class);
-            or(held).forEach(code -> segments.put(segment(code), true));
-            or(free).forEach(code -> segments.put(segment(code), false));
-            Map<Id, Boolean> facts = new LinkedHashMap<>();
-            or(so).forEach(id -> facts.put(Id.of(id), true));
-            or(notSo).forEach(id -> facts.put(Id.of(id), false));
-            return new Marks(Optional.ofNullable(where).map(code -> Coded.require(Bearing.class, "Where they are", code)), segments, facts);
-        }
-
-        private static Segment segment(String code) {
-            return Coded.require(Segment.class, "A segment", code);
+            return Marks.read(Optional.ofNullable(where), or(held), or(free), or(so), or(notSo));
         }
 
         private static List<String> or(List<String> list) {
