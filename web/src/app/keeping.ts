@@ -16,6 +16,8 @@ export function useKeeping(mapId: string | undefined): void {
     if (!mapId) return;
     const end = new AbortController();
     const keep = async () => {
+      // A page that nobody looks at asks for nothing.
+      if (document.hidden) return;
       const map = `/api/maps/${mapId}`;
       await keepOnDevice(
         [

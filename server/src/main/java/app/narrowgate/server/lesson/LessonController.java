@@ -26,6 +26,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.format.annotation.DateTimeFormat;
@@ -156,7 +157,8 @@ class LessonController {
         LessonRow row = lessons.one(mapId, id);
         Lesson kept = row.lesson();
         boolean over = isOver(kept) || kept.day().isBefore(today) && !kept.planned().isEmpty();
-        PlannedLesson planned = over ? planner.asItWas(map, id, kept, who) : planner.plan(map, id, kept, who);
+        Optional<SignedIn> shown = Optional.of(who).filter(one -> !stays);
+        PlannedLesson planned = over ? planner.asItWas(map, id, kept, shown) : planner.plan(map, id, kept, shown);
         boolean changed = !over && !kept.planned().isEmpty() && !planned.in(kept).planned().equals(kept.planned());
         return view(row, planned, changed, !stays && who.may(Right.READ_HEALTH));
     }
@@ -222,7 +224,7 @@ class LessonController {
         StoredMap map = maps.head(mapId);
         Lesson kept = lessons.one(mapId, id).lesson();
         PlannedLesson planned = planner.plan(map, id, kept, who);
-        Map<UUID, String> names = people.inClass(kept.here(), kept.day(), who).stream()
+        Map<UUID, String> names = people.inClass(kept.here(), kept.day(), Optional.of(who)).stream()
                 .collect(Collectors.toMap(People.InClass::id, one -> one.person().name()));
         String text = LessonMarkdown.of(map.index(), kept, planned.plan(), planned.rounds(), names);
         return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"class-%s.md\"".formatted(kept.day()))

@@ -78,21 +78,39 @@ public class LessonPlanner {
      * @param id of the class, so that it is not taken for one before it
      */
     PlannedLesson plan(StoredMap map, UUID id, Lesson lesson, SignedIn by) {
-        return plan(map, id, lesson, false, by);
+        return plan(map, id, lesson, Optional.of(by));
+    }
+
+    /**
+     * The same.
+     *
+     * @param shown who is shown what hurts people, where they may read that
+     */
+    PlannedLesson plan(StoredMap map, UUID id, Lesson lesson, Optional<SignedIn> shown) {
+        return plan(map, id, lesson, false, shown);
     }
 
     /** A class that is over, as it came, or where it was not run as it was planned. */
     PlannedLesson asItWas(StoredMap map, UUID id, Lesson lesson, SignedIn by) {
-        return plan(map, id, lesson.asPlanned(), true, by);
+        return asItWas(map, id, lesson, Optional.of(by));
     }
 
-    private PlannedLesson plan(StoredMap map, UUID id, Lesson lesson, boolean only, SignedIn by) {
+    /**
+     * The same.
+     *
+     * @param shown who is shown what hurts people, where they may read that
+     */
+    PlannedLesson asItWas(StoredMap map, UUID id, Lesson lesson, Optional<SignedIn> shown) {
+        return plan(map, id, lesson.asPlanned(), true, shown);
+    }
+
+    private PlannedLesson plan(StoredMap map, UUID id, Lesson lesson, boolean only, Optional<SignedIn> shown) {
         List<LessonRow> before = lessons.between(map.id(), lesson.day().minusDays(REMEMBERED), lesson.day()).stream()
                 .filter(row -> !row.id().equals(id)).filter(row -> isBefore(row, lesson)).toList();
         List<Lesson> past = before.stream().map(LessonRow::lesson).filter(one -> !one.here().isEmpty()).toList();
         Optional<PlannedLesson.Last> last = before.stream().filter(row -> !row.lesson().here().isEmpty()).reduce((one, later) -> later)
                 .map(row -> new PlannedLesson.Last(row.id(), row.lesson().title(), row.day(), row.lesson().here()));
-        List<Student> students = students(lesson, past, last, by);
+        List<Student> students = students(lesson, past, last, shown);
         if (students.isEmpty()) {
             return new PlannedLesson(Optional.empty(), Map.of(), last, List.of(), List.of());
         }
@@ -131,9 +149,9 @@ public class LessonPlanner {
         return row.day().isBefore(lesson.day()) || row.day().equals(lesson.day()) && row.lesson().starts().isBefore(lesson.starts());
     }
 
-    private List<Student> students(Lesson lesson, List<Lesson> past, Optional<PlannedLesson.Last> last, SignedIn by) {
+    private List<Student> students(Lesson lesson, List<Lesson> past, Optional<PlannedLesson.Last> last, Optional<SignedIn> shown) {
         List<Student> students = new ArrayList<>();
-        for (People.InClass one : people.inClass(lesson.here(), lesson.day(), by)) {
+        for (People.InClass one : people.inClass(lesson.here(), lesson.day(), shown)) {
             Map<Id, Integer> practised = new HashMap<>();
             past.stream().filter(was -> was.here().contains(one.id()))
                     .forEach(was -> was.taught().forEach(id -> practised.put(id, days(was.day(), lesson.day()))));
@@ -187,7 +205,7 @@ public class LessonPlanner {
      * @param lesson with those who are here now
      */
     List<List<UUID>> regrouped(Lesson lesson, RunLessons.Part part, List<List<UUID>> groups, SignedIn by) {
-        List<Student> students = students(lesson, List.of(), Optional.empty(), by);
+        List<Student> students = students(lesson, List.of(), Optional.empty(), Optional.of(by));
         Set<UUID> here = students.stream().map(Student::id).collect(Collectors.toSet());
         List<PairedRound.Group> kept = new ArrayList<>();
         Set<UUID> joining = new LinkedHashSet<>(students.stream().map(Student::id).toList());

@@ -220,21 +220,20 @@ public class People {
     }
 
     /**
-     * Those of {@code ids} who are on the roster, in the roster's order. That what hurts them was read is noted where whoever asks is shown it.
+     * Those of {@code ids} who are on the roster, in the roster's order. That what hurts them was read is noted where somebody is shown it.
      *
      * @param day of the class
+     * @param shown who is shown what comes of it, with what hurts people where they may read that
      */
     @Transactional
-    public List<InClass> inClass(Collection<UUID> ids, LocalDate day, SignedIn by) {
+    public List<InClass> inClass(Collection<UUID> ids, LocalDate day, Optional<SignedIn> shown) {
         Set<UUID> wanted = Set.copyOf(ids);
         Map<UUID, List<Ailment>> ailments = new HashMap<>();
         mapper.everyAilment().forEach(row -> ailments.computeIfAbsent(row.person(), id -> new ArrayList<>()).add(row.ailment().ailment()));
         List<InClass> found = mapper.all().stream().filter(row -> wanted.contains(row.id()))
                 .map(row -> new InClass(row.id(), row.person(), Ailment.on(day, ailments.getOrDefault(row.id(), List.of())))).toList();
-        if (by.may(Right.READ_HEALTH)) {
-            found.stream().filter(one -> !one.hurt().isEmpty())
-                    .forEach(one -> audit.noteOnce(by.id(), Deed.READ_HEALTH, one.id(), "to plan a class"));
-        }
+        shown.filter(by -> by.may(Right.READ_HEALTH)).ifPresent(by -> found.stream().filter(one -> !one.hurt().isEmpty())
+                .forEach(one -> audit.noteOnce(by.id(), Deed.READ_HEALTH, one.id(), "to plan a class")));
         return found;
     }
 

@@ -143,7 +143,7 @@ public class TermPlans {
     private List<TermStudent> students(Set<UUID> who, List<Lesson> past, List<TermLessons.Dated> coming, Attendance attendance, LocalDate today,
             SignedIn by) {
         List<TermStudent> students = new ArrayList<>();
-        for (People.InClass one : people.inClass(who, today, by)) {
+        for (People.InClass one : people.inClass(who, today, Optional.of(by))) {
             Map<Id, List<LocalDate>> practised = new HashMap<>();
             past.stream().filter(was -> was.here().contains(one.id()))
                     .forEach(was -> was.taught().forEach(id -> practised.computeIfAbsent(id, i -> new ArrayList<>()).add(was.day())));

@@ -91,8 +91,12 @@ class KeepableTest {
         JsonNode classes = tamsin.get(map + "/classes?from=%s&until=%s".formatted(today, today)).json();
         String asked = map + "/classes/%s?today=%s".formatted(classes.get(0).get("id").stringValue(), today);
         assertThat(kept(asked)).contains("no-store");
+        assertThat(tamsin.get("/api/audit").text()).as("somebody who is here is hurt, and it was told").contains("to plan a class");
         TestClient.Answer stays = tamsin.get(asked + "&kept=true");
         assertThat(stays.caching()).isEqualTo(STAYS);
         assertThat(stays.text()).doesNotContain("\"injury\"");
+        TestClient other = server.client().signIn("bram", "open-the-gate");
+        other.get(asked + "&kept=true");
+        assertThat(tamsin.get("/api/audit").text()).as("nobody was told of it").doesNotContain("Bram");
     }
 }
