@@ -6,8 +6,7 @@ export const KEPT_AT = "kept-at";
 
 /** The server says of each answer whether it may stay on a device: what it says nothing of may not. */
 export function mayBeKept(response: Response): boolean {
-  const control = response.headers.get("cache-control") ?? "no-store";
-  return response.status === 200 && !control.includes("no-store");
+  return response.status === 200 && response.headers.get("keepable") === "device";
 }
 
 /** What an address is asked with that says only what day it is, or that its answer is to be kept, by what its path ends with. */

@@ -2,7 +2,7 @@ import { useQueryClient, type QueryClient } from "@tanstack/react-query";
 import { useCallback } from "react";
 import { askAgain } from "../api/askAgain";
 import { api, isForLater, problemOf, unwrap, type Schemas } from "../api/client";
-import { dropDraft } from "../ui/draft";
+import { dropDraft, textOfDraft } from "../ui/draft";
 import { isOwnersBrowser } from "../ui/kept";
 import { outbox, useAgain, useWaiting } from "./outbox";
 
@@ -16,6 +16,8 @@ interface Edit {
   edit: Schemas["PartsEdit"];
   /** Under what its form keeps what was typed. */
   draft: string;
+  /** What its form kept when this was saved; whatever was typed after that is not in it. */
+  typed: string | null;
   /** Where its form is. */
   to: string;
   at: string;
@@ -31,9 +33,10 @@ const box = outbox<Edit>("edits", ({ id, edit, at, refused, to }) => ({
 }));
 
 /** Keeps a change until there is a network; one that was typed anew takes the place of what its form sent before. */
-export function keepEdit(edit: Omit<Edit, "id" | "at" | "refused">): void {
+export function keepEdit(edit: Omit<Edit, "id" | "at" | "typed" | "refused">): void {
   dropEdit(edit.draft);
-  box.keep([...box.waiting(), { ...edit, id: crypto.randomUUID(), at: new Date().toISOString() }]);
+  const [id, at, typed] = [crypto.randomUUID(), new Date().toISOString(), textOfDraft(edit.draft)];
+  box.keep([...box.waiting(), { ...edit, id, at, typed }]);
 }
 
 /** Takes what a form has sent out of the queue: it got through after all, or was thrown away. */
@@ -57,11 +60,11 @@ async function send(queries: QueryClient): Promise<void> {
   sending = true;
   try {
     for (let one = next(); one && isOwnersBrowser(); one = next()) {
-      const { id, mapId, edit, draft } = one;
+      const { id, mapId, edit, draft, typed } = one;
       try {
         await unwrap(api.POST("/api/maps/{mapId}/parts", { params: { path: { mapId } }, body: edit }));
         box.keep(box.waiting().filter((other) => other.id !== id));
-        dropDraft(draft);
+        if (textOfDraft(draft) === typed) dropDraft(draft);
         await askAgain(queries, { queryKey: ["map", mapId] });
       } catch (error) {
         if (isForLater(error)) return;

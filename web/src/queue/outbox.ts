@@ -32,15 +32,14 @@ export interface Outbox<T> {
   subscribe: (listener: () => void) => () => void;
 }
 
-interface Kind {
-  tell: (item: never) => Told;
-}
-
 /** Before there was one queue each kind had a place of its own; what waits there is taken over. */
 const BEFORE = ["asked", "record", "readings", "presses"];
 
-const kinds = new Map<string, Kind>();
+/** How what waits is told, by its kind. */
+const kinds = new Map<string, (item: never) => Told>();
 const listeners = new Set<() => void>();
+/** False while the device's store is full or forbidden: then what waits is with this page alone. */
+let isStored = true;
 let entries: readonly Entry[] = load();
 /** Per kind what waits of it, always the same list until it changes. */
 const ofKind = new Map<string, readonly unknown[]>();
@@ -66,8 +65,20 @@ function load(): readonly Entry[] {
 }
 
 function write(next: readonly Entry[]): void {
+  const text = JSON.stringify(next);
   if (next.length === 0) dropKept(QUEUE);
-  else writeKept(QUEUE, JSON.stringify(next));
+  else writeKept(QUEUE, text);
+  isStored = (readKept(QUEUE) ?? "[]") === text;
+}
+
+/** What waits now, with what another tab has just added; only what this page knows of where the device stores nothing. */
+function present(): readonly Entry[] {
+  return isStored ? load() : entries;
+}
+
+function change(next: readonly Entry[]): void {
+  write(next);
+  show(next);
 }
 
 function show(next: readonly Entry[]): void {
@@ -95,7 +106,7 @@ function subscribe(listener: () => void): () => void {
  * @param tell what is told of one of them while it waits
  */
 export function outbox<T>(name: string, tell: (item: T) => Told): Outbox<T> {
-  kinds.set(name, { tell });
+  kinds.set(name, tell);
   return {
     waiting: () => {
       const known = ofKind.get(name) ?? entries.filter(({ box }) => box === name).map(({ item }) => item);
@@ -103,10 +114,8 @@ export function outbox<T>(name: string, tell: (item: T) => Told): Outbox<T> {
       return known as readonly T[];
     },
     keep: (next) => {
-      const others = load().filter(({ box }) => box !== name);
-      const all = [...others, ...next.map((item) => ({ box: name, item }))];
-      write(all);
-      show(all);
+      const others = present().filter(({ box }) => box !== name);
+      change([...others, ...next.map((item) => ({ box: name, item }))]);
     },
     subscribe,
   };
@@ -120,7 +129,7 @@ export function useWaiting<T>(box: Outbox<T>): readonly T[] {
 /** Everything that waits, the oldest first. */
 export function queued(): readonly Told[] {
   told ??= entries
-    .flatMap(({ box, item }) => kinds.get(box)?.tell(item as never) ?? [])
+    .flatMap(({ box, item }) => kinds.get(box)?.(item as never) ?? [])
     .sort((a, b) => (a.at ?? "").localeCompare(b.at ?? ""));
   return told;
 }
@@ -132,9 +141,7 @@ export function useQueued(): readonly Told[] {
 
 /** Takes something out of the queue that the person does not want sent any more. */
 export function letGo(id: string): void {
-  const all = load().filter(({ box, item }) => kinds.get(box)?.tell(item as never).id !== id);
-  write(all);
-  show(all);
+  change(present().filter(({ box, item }) => kinds.get(box)?.(item as never).id !== id));
 }
 
 /** Tries again when the connection is back, and now and then while something waits. */

@@ -87,6 +87,23 @@ it("sends a change of a map once there is a network, and what is typed in its fo
   expect(localStorage.getItem(`narrowgate:${ownerOf()}:draft:at:scarf`)).toBeNull();
 });
 
+it("leaves what was typed in the form after it was saved, and what waits where the device stores nothing", async () => {
+  writeKept("draft:at:scarf", "typed");
+  const full = vi.spyOn(Storage.prototype, "setItem").mockImplementation(() => {
+    throw new DOMException("full", "QuotaExceededError");
+  });
+  edit();
+  PRESSES.keep([{ lesson: "c", press: { id: "p", deed: "pause" } as never, at: 0 }]);
+  expect(queued()).toHaveLength(2);
+  full.mockRestore();
+  writeKept("draft:at:scarf", "typed, and more");
+  server(() => new Response("{}"));
+  renderHook(() => useSendingEdits(), { wrapper: within });
+  online();
+  await waitFor(() => expect(queued()).toHaveLength(1));
+  expect(localStorage.getItem(`narrowgate:${ownerOf()}:draft:at:scarf`)).toBe("typed, and more");
+});
+
 it("keeps a change that cannot be brought together with what others did, with the reason, its form and what is typed", async () => {
   writeKept("draft:at:scarf", "typed");
   edit();

@@ -30,6 +30,11 @@ export function hasDraft(key: string): boolean {
   return readKept(PREFIX + key) !== null;
 }
 
+/** What is kept under the key, as text. */
+export function textOfDraft(key: string): string | null {
+  return readKept(PREFIX + key);
+}
+
 export function dropDraft(key: string): void {
   dropKept(PREFIX + key);
 }

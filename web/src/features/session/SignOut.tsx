@@ -7,7 +7,8 @@ import { Panel } from "../../ui/Panel";
 import { useSignOut } from "./session";
 
 /**
- * Signs out; where something typed is only on this device, first asks whether it stays there.
+ * Signs out; where something typed is only on this device, first asks whether it stays there. It also stands where signing out
+ * did not get through.
  *
  * @param asking whether the question is open
  */
@@ -21,11 +22,18 @@ export function SignOut({ asking, setAsking }: { asking: boolean; setAsking: (as
       onOpenChange={setAsking}
       className="top-0 p-4 sm:top-[12vh] sm:w-[560px]"
     >
-      <p className="mt-2">
-        {count === 1 ? "One thing you typed is" : `${count} things you typed are`} not stored yet and only on
-        this device. Nobody else who signs in is shown {count === 1 ? "it" : "them"}; on a device that others
-        use, throw {count === 1 ? "it" : "them"} away all the same.
-      </p>
+      {count === 0 ? (
+        <p className="mt-2">
+          You are still signed in: that ends only where there is a network. Nothing of the gym that was kept
+          is left on this device.
+        </p>
+      ) : (
+        <p className="mt-2">
+          {count === 1 ? "One thing you typed is" : `${count} things you typed are`} not stored yet and only
+          on this device. Nobody else who signs in is shown {count === 1 ? "it" : "them"}; on a device that
+          others use, throw {count === 1 ? "it" : "them"} away all the same.
+        </p>
+      )}
       {signOut.isError && <Refused problem={problemOf(signOut.error)} />}
       <div className="mt-4 flex flex-wrap items-center gap-x-5 gap-y-2">
         <button
@@ -34,16 +42,18 @@ export function SignOut({ asking, setAsking }: { asking: boolean; setAsking: (as
           disabled={signOut.isPending}
           onClick={() => signOut.mutate({ wipe: false })}
         >
-          Keep {count === 1 ? "it" : "them"} here and sign out
+          {count === 0 ? "Sign out" : `Keep ${count === 1 ? "it" : "them"} here and sign out`}
         </button>
-        <button
-          type="button"
-          className="word"
-          disabled={signOut.isPending}
-          onClick={() => signOut.mutate({ wipe: true })}
-        >
-          Throw {count === 1 ? "it" : "them"} away and sign out
-        </button>
+        {count > 0 && (
+          <button
+            type="button"
+            className="word"
+            disabled={signOut.isPending}
+            onClick={() => signOut.mutate({ wipe: true })}
+          >
+            Throw {count === 1 ? "it" : "them"} away and sign out
+          </button>
+        )}
         <Dialog.Close className="word">Stay</Dialog.Close>
       </div>
     </Panel>
@@ -53,11 +63,11 @@ export function SignOut({ asking, setAsking }: { asking: boolean; setAsking: (as
 /** How much is on this device alone: what is being typed, and what waits to be sent. */
 const countHere = (): number => countKept(QUEUE) + queued().length;
 
-/** Signs out at once, or opens the question. */
+/** Signs out at once, or opens the question; where it cannot be done now, what says so. */
 export function useLeave(ask: () => void): () => void {
   const signOut = useSignOut();
   return () => {
     if (countHere() > 0) ask();
-    else signOut.mutate({ wipe: false });
+    else signOut.mutate({ wipe: false }, { onError: ask });
   };
 }

@@ -168,6 +168,20 @@ class DeviceStory extends Story {
     }
 
     @Test
+    void signingOutWithoutANetworkEmptiesTheDeviceAndSaysWhatIsLeftToDo() {
+        Page page = installed();
+        line.cut();
+        button(page, "More").click();
+        page.getByRole(AriaRole.MENUITEM, named("Sign out")).click();
+        Locator panel = page.getByRole(AriaRole.DIALOG);
+        assertThat(panel).containsText("You are still signed in");
+        assertThat(page.evaluate("caches.has('narrowgate-answers')")).isEqualTo(false);
+        line.mend();
+        panel.getByRole(AriaRole.BUTTON, within("Sign out")).click();
+        page.getByLabel("Password").waitFor();
+    }
+
+    @Test
     void aNewerOneIsTakenWhenOneSaysSo() {
         Page page = installed();
         // The same script under another name is another version of it; this page has asked for its own long before.

@@ -27,7 +27,7 @@ public final class TestClient {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     /** A status, a media type, a tag and a body. */
-    public record Answer(int status, String type, String tag, String caching, String text) {
+    public record Answer(int status, String type, String tag, String caching, String keepable, String text) {
         public JsonNode json() {
             return JSON.readTree(text);
         }
@@ -120,7 +120,7 @@ public final class TestClient {
             String[] parts = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8).split("\r\n\r\n", 2);
             String type = parts[0].lines().filter(line -> line.toLowerCase(Locale.ROOT).startsWith("content-type:"))
                     .map(line -> line.substring(line.indexOf(':') + 1).strip()).findFirst().orElse("");
-            return new Answer(Integer.parseInt(parts[0].split(" ")[1]), type, "", "", parts.length > 1 ? parts[1] : "");
+            return new Answer(Integer.parseInt(parts[0].split(" ")[1]), type, "", "", "", parts.length > 1 ? parts[1] : "");
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -198,7 +198,8 @@ public final class TestClient {
         try {
             HttpResponse<String> response = http.send(asking(request, path).build(), BodyHandlers.ofString());
             return new Answer(response.statusCode(), response.headers().firstValue("Content-Type").orElse(""),
-                    response.headers().firstValue("ETag").orElse(""), response.headers().firstValue("Cache-Control").orElse(""), response.body());
+                    response.headers().firstValue("ETag").orElse(""), response.headers().firstValue("Cache-Control").orElse(""),
+                    response.headers().firstValue("Keepable").orElse(""), response.body());
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (InterruptedException e) {

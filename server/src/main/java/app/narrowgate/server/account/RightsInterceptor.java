@@ -60,7 +60,7 @@ class RightsInterceptor implements HandlerInterceptor {
         return false;
     }
 
-    /** Whatever may not stay on a device says so by what the security chain writes anyway: nobody may store it. */
+    /** Says of an answer that it may stay on a device; of one that may not, nothing. */
     private static void tellKeepable(HttpServletRequest request, HttpServletResponse response, HandlerMethod method) {
         Keepable keepable = method.getMethodAnnotation(Keepable.class);
         // What a stranger is told is not kept: it would be shown to whoever signs in next.
@@ -68,7 +68,10 @@ class RightsInterceptor implements HandlerInterceptor {
             return;
         }
         if (keepable.asked().isEmpty() || Boolean.parseBoolean(request.getParameter(keepable.asked()))) {
-            response.setHeader(HttpHeaders.CACHE_CONTROL, CacheControl.noCache().cachePrivate().getHeaderValue());
+            response.setHeader(Keepable.HEADER, Keepable.ON_DEVICE);
+            if (keepable.tagged()) {
+                response.setHeader(HttpHeaders.CACHE_CONTROL, CacheControl.noCache().cachePrivate().getHeaderValue());
+            }
         }
     }
 

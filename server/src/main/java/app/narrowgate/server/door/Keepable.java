@@ -21,6 +21,21 @@ public @interface Keepable {
      */
     String KEPT = "kept";
 
+    /**
+     * The header by which an answer says so. It is not for stores in between or the browser's own, which nobody empties at
+     * sign-out: for those no answer may be stored, as for every other one.
+     */
+    String HEADER = "Keepable";
+
+    /** What stands in the header. */
+    String ON_DEVICE = "device";
+
     /** The parameter with which it must be asked so that its answer may stay; empty where it always may. */
     String asked() default "";
+
+    /**
+     * True where the answer has a tag and tells of the map alone: the browser's own store may have it too, and asks by its tag
+     * whether it still holds.
+     */
+    boolean tagged() default false;
 }

@@ -60,7 +60,7 @@ class OddsController {
         this.answers = answers;
     }
 
-    @Keepable
+    @Keepable(tagged = true)
     @GetMapping
     @Operation(operationId = "odds", summary = "Every situation's odds",
             description = "Worths carry certified bounds; where converged is false they are not to be shown.")
@@ -71,7 +71,7 @@ class OddsController {
                 OddsView.of(map.revision(), solved.odds(map, setting)));
     }
 
-    @Keepable
+    @Keepable(tagged = true)
     @GetMapping("/overview")
     @Operation(operationId = "oddsOverview", summary = "What each situation is worth, without its reactions")
     ResponseEntity<OverviewView> overview(@PathVariable UUID mapId,
@@ -81,7 +81,7 @@ class OddsController {
                 OverviewView.of(map.revision(), Overview.of(solved.solved(map, setting))));
     }
 
-    @Keepable
+    @Keepable(tagged = true)
     @GetMapping("/explanation")
     @Operation(operationId = "explanation", summary = "Where a reaction's worth comes from and where it is lost")
     ResponseEntity<AnalysisViews.ExplanationView> explanation(@PathVariable UUID mapId,
@@ -93,7 +93,7 @@ class OddsController {
                 AnalysisViews.ExplanationView.of(Explainer.explain(solved.solved(map, setting), id)));
     }
 
-    @Keepable
+    @Keepable(tagged = true)
     @GetMapping("/late")
     @Operation(operationId = "lateCurve", summary = "What a late start costs, from 0 to 5 seconds")
     ResponseEntity<AnalysisViews.LateView> late(@PathVariable UUID mapId,
@@ -103,7 +103,7 @@ class OddsController {
                 AnalysisViews.LateView.of(LateCurve.of(solved.solved(map, setting))));
     }
 
-    @Keepable
+    @Keepable(tagged = true)
     @GetMapping("/flow")
     @Operation(operationId = "flow", summary = "Where 100 starts go, exchange by exchange")
     ResponseEntity<AnalysisViews.FlowView> flow(@PathVariable UUID mapId,
@@ -117,7 +117,7 @@ class OddsController {
                 AnalysisViews.FlowView.of(Flow.of(solved.solved(map, setting), start, exchanges)));
     }
 
-    @Keepable
+    @Keepable(tagged = true)
     @GetMapping("/stories")
     @Operation(operationId = "stories", summary = "The commonest ways a round goes, likeliest first")
     ResponseEntity<List<AnalysisViews.CommonStoryView>> stories(@PathVariable UUID mapId,
@@ -132,7 +132,7 @@ class OddsController {
                         .map(story -> AnalysisViews.CommonStoryView.of(map.index(), story)).toList());
     }
 
-    @Keepable
+    @Keepable(tagged = true)
     @GetMapping("/stances")
     @Operation(operationId = "stances", summary = "What each stance on each principle is worth")
     ResponseEntity<List<AnalysisViews.StanceComparisonView>> stances(@PathVariable UUID mapId,
@@ -155,7 +155,7 @@ class OddsController {
                 OverviewView.of(map.revision(), Overview.of(SolvedMap.of(changed, setting))));
     }
 
-    @Keepable
+    @Keepable(tagged = true)
     @GetMapping("/rest")
     @Operation(operationId = "restAdvice", summary = "At each resting place: take it or go on")
     ResponseEntity<List<AnalysisViews.RestView>> rest(@PathVariable UUID mapId,

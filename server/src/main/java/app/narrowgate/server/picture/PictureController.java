@@ -54,7 +54,7 @@ class PictureController {
         this.build = build;
     }
 
-    @Keepable
+    @Keepable(tagged = true)
     @GetMapping
     @Operation(operationId = "pictures", summary = "How the two bodies are at each place of a map")
     ResponseEntity<PicturesView> pictures(@PathVariable UUID mapId, @Parameter(hidden = true) WebRequest request) {

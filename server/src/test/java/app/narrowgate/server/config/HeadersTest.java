@@ -62,10 +62,10 @@ class HeadersTest {
     void whatIsToldOfAGymIsKeptByNobodyInBetween() {
         TestClient client = server.signedIn();
         String map = "/api/maps/" + client.firstMap();
-        for (String path : List.of("/api/members", "/api/me/sessions", "/api/audit", "/api/people", map + "/history")) {
+        for (String path : List.of("/api/session", "/api/members", "/api/me/sessions", "/api/audit", "/api/people?kept=true", map)) {
             assertThat(client.bytes(path, "identity").headers().firstValue("Cache-Control")).get().asString().contains("no-store");
         }
-        // What is large, or wanted where there is no network, is kept by the browser alone, and asked after each time.
+        // What is large is kept by the browser alone, and asked after each time.
         assertThat(client.bytes(map + "/odds", "identity").headers().firstValue("Cache-Control")).get().asString()
                 .contains("private", "no-cache");
     }
