@@ -47,7 +47,9 @@ export async function keepOnDevice(
   try {
     for (const address of typeof addresses === "function" ? await addresses() : addresses) {
       if (signal.aborted) return;
-      await fetch(address, { signal, priority: "low" });
+      const answer = await fetch(address, { signal, priority: "low" });
+      // An answer that nobody reads stays on its way, and a newer service worker waits for it.
+      await answer.arrayBuffer();
     }
   } catch {
     // What cannot be had now is asked for another time.
