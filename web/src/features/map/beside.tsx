@@ -8,9 +8,9 @@ import {
   NOBODY,
   useByRecord,
   useOtherOverview,
-  useSetting,
   useWas,
   useWhose,
+  useWrittenSetting,
   type ByRecord,
   type Overview,
 } from "../odds";
@@ -50,7 +50,7 @@ export function useBeside(map: Schemas["Map"] | undefined, odds: Overview | unde
 
 /** Picks the pair that is laid beside, says what is, and clears it. */
 export function CompareWith({ map, beside }: { map: Schemas["Map"]; beside: Beside }) {
-  const [setting] = useSetting();
+  const setting = useWrittenSetting();
   const others = map.matchups.filter((m) => m.id !== matchupOf(map, setting)?.id);
   const { odds, pair, learned } = beside;
   return (

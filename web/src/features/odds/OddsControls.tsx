@@ -6,12 +6,13 @@ import { Measure } from "../../ui/Measure";
 import { PairPick, RoomPick } from "../pair";
 import { letGo } from "./moving";
 import { useAim } from "./odds";
-import { matchupOf, useSetting } from "./setting";
+import { matchupOf, useChange, useSetting, useWrittenSetting } from "./setting";
 
 /** Partner's read, late start and aim; everything re-solves while they move. */
 export function OddsControls({ map }: { map: Schemas["Map"] }) {
   const aim = useAim(map);
-  const [setting, change, drag] = useSetting();
+  const setting = useWrittenSetting();
+  const change = useChange();
   const [params, write] = useAddress();
   // What is under the hand belongs to this page; another one begins with what its address says.
   useEffect(() => letGo, []);
@@ -24,24 +25,8 @@ export function OddsControls({ map }: { map: Schemas["Map"] }) {
           options={map.matchups}
           onChange={(id) => change({ matchup: id })}
         />
-        <Measure
-          label="Partner’s read"
-          words={readInWords(setting.read)}
-          value={setting.read}
-          min={0}
-          max={1}
-          step={0.05}
-          onChange={(read) => drag("read", read)}
-        />
-        <Measure
-          label="Starts late by"
-          words={seconds(setting.late)}
-          value={setting.late}
-          min={0}
-          max={5}
-          step={0.1}
-          onChange={(late) => drag("late", late)}
-        />
+        <Read />
+        <Late />
         <Pick label="Aim" value={aim?.id ?? ""} options={map.aims} onChange={(id) => change({ aim: id })} />
         <PairPick
           you={params.get("you") ?? undefined}
@@ -51,6 +36,38 @@ export function OddsControls({ map }: { map: Schemas["Map"] }) {
         <RoomPick room={setting.room} onChange={(room) => write({ room })} />
       </div>
     </div>
+  );
+}
+
+// Each slider apart from what stands beside it: only what moves is drawn anew.
+
+function Read() {
+  const [{ read }, , drag] = useSetting();
+  return (
+    <Measure
+      label="Partner’s read"
+      words={readInWords(read)}
+      value={read}
+      min={0}
+      max={1}
+      step={0.05}
+      onChange={(next) => drag("read", next)}
+    />
+  );
+}
+
+function Late() {
+  const [{ late }, , drag] = useSetting();
+  return (
+    <Measure
+      label="Starts late by"
+      words={seconds(late)}
+      value={late}
+      min={0}
+      max={5}
+      step={0.1}
+      onChange={(next) => drag("late", next)}
+    />
   );
 }
 

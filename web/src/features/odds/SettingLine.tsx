@@ -5,6 +5,7 @@ import { useAim, useSolvesHere } from "./odds";
 import { useIsOvertaken } from "./overtaken";
 import { OddsControls } from "./OddsControls";
 import { useMatchupWords } from "./matchup";
+import { settle } from "./moving";
 import { useSetting } from "./setting";
 
 let opened = false;
@@ -16,6 +17,7 @@ function subscribe(listener: () => void): () => void {
 }
 
 function turn(): void {
+  settle();
   opened = !opened;
   listeners.forEach((listener) => listener());
 }

@@ -1,13 +1,13 @@
 import type { Schemas } from "../../api/client";
 import { gapsInWords, pairInWords, roomInWords, usePair, useRoom } from "../pair";
-import { matchupOf, useSetting } from "./setting";
+import { matchupOf, useWrittenSetting } from "./setting";
 
 /**
  * Who is under whom, as one says it: two from the roster, oneself and the room, or a saved matchup. What goes on paper names
  * nobody and says nothing of what hurts them.
  */
 export function useMatchupWords(map: Schemas["Map"], onPaper = false): string {
-  const [setting] = useSetting();
+  const setting = useWrittenSetting();
   const pair = usePair(setting.you, setting.they).data;
   const room = useRoom(setting.room !== undefined).data;
   const saved = matchupOf(map, setting)?.title ?? "Even pair";

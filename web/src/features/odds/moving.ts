@@ -7,6 +7,7 @@ import type { Setting } from "./setting";
 let moving: Partial<Setting> = {};
 const listeners = new Set<() => void>();
 let resting: ReturnType<typeof setTimeout> | undefined;
+let writeDown: (moved: Partial<Setting>) => void = () => undefined;
 
 const RESTS_AFTER = 200;
 
@@ -23,7 +24,14 @@ export function onMove(listener: () => void): () => void {
 export function move(part: Partial<Setting>, rest: (moved: Partial<Setting>) => void): void {
   put({ ...moving, ...part });
   clearTimeout(resting);
-  resting = setTimeout(() => rest(moving), RESTS_AFTER);
+  writeDown = rest;
+  resting = setTimeout(settle, RESTS_AFTER);
+}
+
+/** What is under the hand is written down now: it is about to leave the page. */
+export function settle(): void {
+  clearTimeout(resting);
+  if (isMoving()) writeDown(moving);
 }
 
 /** Nothing is under the hand any more: it has been written down, or its page was left. */

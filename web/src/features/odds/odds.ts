@@ -2,7 +2,8 @@ import { keepPreviousData, queryOptions, useQuery, useQueryClient } from "@tanst
 import { useEffect, useState, useSyncExternalStore } from "react";
 import { api, isForLater, unwrap, type Schemas } from "../../api/client";
 import { runToEnd, type Progress } from "../../api/run";
-import { useSetting, useWrittenSetting, type Setting } from "./setting";
+import { isMoving, onMove, underTheHand } from "./moving";
+import { useMoving, useWrittenSetting, type Setting } from "./setting";
 import { indexOf } from "../../model/mapIndex";
 import { askAgain } from "../../api/askAgain";
 import { bring, onBrought, solverOf, type Solver } from "../../solver";
@@ -38,22 +39,48 @@ const MOST_HERE = 2000;
 const isSolvedHere = (map: Schemas["Map"]) => map.reactions.length <= MOST_HERE;
 
 /**
- * A solved map under the setting, as `ask` gets it; it follows the map's revision. While an answer is on its way no other
- * is asked for: it is shown when it comes and then the newest setting is asked for, so that a hand which never rests sees
- * the odds move with it.
+ * A solved map under the setting; it follows the map's revision, and a hand on the setting: whatever is shown of the map is
+ * drawn anew once a step, when the answer is there. While one is on its way no other is asked for, and then the newest
+ * setting is, so that a hand which never rests sees the odds move with it.
  */
 function useSolved<T>(map: Schemas["Map"] | undefined, solved: Solved<T>) {
-  const [setting] = useSetting();
+  const queries = useQueryClient();
+  const written = useWrittenSetting();
+  const isFollowing = useMoving();
   const mapId = map?.id;
-  const [asked, setAsked] = useState({ mapId, setting });
+  const [at, setAt] = useState({ mapId, written, setting: written });
+  const isNew = at.mapId !== mapId || at.written !== written || (!isFollowing && at.setting !== written);
+  if (isNew) setAt({ mapId, written, setting: written });
   const query = useQuery({
-    ...solvedQuery(map, asked.setting, solved),
+    ...solvedQuery(map, at.setting, solved),
     enabled: mapId !== undefined,
     placeholderData: keepPreviousData,
   });
   useBrought(map, query.isSuccess);
-  const isNew = asked.mapId !== mapId || (asked.setting !== setting && !query.isFetching);
-  if (isNew) setAsked({ mapId, setting });
+  useEffect(() => {
+    if (!map) return;
+    let isAsking = false;
+    let isLeft = false;
+    const follow = async () => {
+      if (isAsking) return;
+      isAsking = true;
+      const first = solvedQuery(map, written, solved);
+      if (queries.getQueryState(first.queryKey)?.fetchStatus === "fetching")
+        await queries.prefetchQuery(first);
+      for (let last: Partial<Setting> | undefined; isMoving() && last !== underTheHand() && !isLeft;) {
+        last = underTheHand();
+        const setting = { ...written, ...last };
+        await queries.prefetchQuery(solvedQuery(map, setting, solved));
+        if (!isLeft && isMoving()) setAt({ mapId: map.id, written, setting });
+      }
+      isAsking = false;
+    };
+    const stop = onMove(() => void follow());
+    return () => {
+      isLeft = true;
+      stop();
+    };
+  }, [map, written, solved, queries]);
   return query;
 }
 
@@ -100,7 +127,7 @@ function useBrought(map: Schemas["Map"] | undefined, isPainted: boolean) {
 
 /** True once this browser solves the map by itself; until then, and for what is known of people, the server does. */
 export function useSolvesHere(map: Schemas["Map"]): boolean {
-  const [setting] = useSetting();
+  const setting = useWrittenSetting();
   return useSyncExternalStore(onBrought, () => solverHere(map, setting) !== undefined);
 }
 
@@ -137,12 +164,12 @@ export function useOtherOverview(map: Schemas["Map"] | undefined, other: Partial
 /** Asks for the odds when they are about to be wanted. */
 export function useOddsSoon(map: Schemas["Map"]): () => void {
   const queries = useQueryClient();
-  const [setting] = useSetting();
-  return () => void queries.prefetchQuery(solvedQuery(map, setting, ODDS));
+  const written = useWrittenSetting();
+  return () => void queries.prefetchQuery(solvedQuery(map, { ...written, ...underTheHand() }, ODDS));
 }
 
 export function useAim(map: Schemas["Map"] | undefined): Schemas["Aim"] | undefined {
-  const [setting] = useSetting();
+  const setting = useWrittenSetting();
   return map && (indexOf(map).aim(setting.aim) ?? map.aims[0]);
 }
 

@@ -2,7 +2,7 @@ import { act, renderHook } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { MemoryRouter, useLocation } from "react-router";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import { letGo } from "./moving";
+import { letGo, settle } from "./moving";
 import { settingQuery, useMoving, useSetting } from "./setting";
 
 beforeEach(() => {
@@ -64,6 +64,13 @@ test("a link followed before the hand rests keeps what it did", () => {
   const page = at("/?late=1");
   act(() => page.current.drag("late", 2.5));
   expect(settingQuery(new URLSearchParams(page.current.address))).toBe("?late=2.5");
+});
+
+test("what is put away before the hand rests is written down first", () => {
+  const page = at("/?late=1");
+  act(() => page.current.drag("late", 2.5));
+  act(settle);
+  expect(page.current).toMatchObject({ moving: false, address: "?late=2.5" });
 });
 
 test("a value out of range in the address is the usual one", () => {

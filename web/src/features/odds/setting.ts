@@ -62,22 +62,27 @@ export function useWrittenSetting(): Setting {
   return useSettingOf(params, NOTHING);
 }
 
+/** Changes the setting at once, and writes down with it what is under the hand. */
+export function useChange(): (change: Partial<Setting>) => void {
+  const [, write] = useAddress();
+  return useCallback(
+    (part: Partial<Setting>) => {
+      write(namesOf({ ...underTheHand(), ...part }));
+      letGo();
+    },
+    [write],
+  );
+}
+
 /** The setting, with what is under the hand; a change of it, and a change that may go on as long as a hand moves. */
 export function useSetting(): [
   Setting,
   (change: Partial<Setting>) => void,
   (name: "read" | "late", value: number) => void,
 ] {
-  const [params, write] = useAddress();
+  const [params] = useSearchParams();
   const setting = useSettingOf(params, useSyncExternalStore(onMove, underTheHand));
-  const change = useCallback(
-    (part: Partial<Setting>) => {
-      const whole = { ...underTheHand(), ...part };
-      write(namesOf(whole));
-      letGo();
-    },
-    [write],
-  );
+  const change = useChange();
   const drag = useCallback(
     (name: "read" | "late", value: number) => move({ [name]: hundredths(value) }, change),
     [change],
