@@ -7,13 +7,16 @@ import { serviceWorker } from "./serviceWorker.ts";
 /** What every page may need. Of the face the cuts for other scripts come when they are wanted. */
 const needed = (url: string) => !/-(latin-ext|vietnamese|cyrillic|greek)[^/]*\.woff2$/.test(url);
 
+const compiled = (name: string) =>
+  fileURLToPath(new URL(`../browser/target/javascript/${name}`, import.meta.url));
+
 export default defineConfig({
   plugins: [react(), tailwindcss(), serviceWorker({ source: "src/device/worker.ts", name: "sw.js", needed })],
   build: { target: "es2022", sourcemap: false },
   worker: { format: "es" },
   // The core, compiled for browsers; Maven has made it before this is built.
   resolve: {
-    alias: { "#solver": fileURLToPath(new URL("../browser/target/javascript/solver.js", import.meta.url)) },
+    alias: { "#solver": compiled("solver.js"), "#practice": compiled("practice.js") },
   },
   server: { proxy: { "/api": "http://127.0.0.1:8080" } },
   test: {

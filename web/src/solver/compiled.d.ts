@@ -21,3 +21,17 @@ declare module "#solver" {
   /** Where one is, judged from `{ where, held, free, so, notSo }`. */
   export function held(marks: object, setting: object): Answer;
 }
+
+/** The second program: what one learns to read, and calls. It holds a map of its own. */
+declare module "#practice" {
+  import type { Answer } from "#solver";
+
+  /** Takes a map in the open format, without holds and postures, in the place of the one before; nothing is in the answer. */
+  export function load(file: unknown): Answer;
+  /** Up to `cards` cues to be read, the same for a `seed`, for somebody of whom nothing is known. */
+  export function deck(setting: object, cards: number, seed: number): Answer;
+  /** What is easily taken for one another, the dearest first. */
+  export function lookAlikes(setting: object): Answer;
+  /** Numbers from 0 in an order that cannot be guessed, each of the `calls` so often. No map need be there. */
+  export function calls(calls: number, repetitions: number, seed: number): Answer;
+}

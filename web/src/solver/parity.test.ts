@@ -1,11 +1,25 @@
 import { held, load, odds, overview, type Answer, type Packed } from "#solver";
+import * as practice from "#practice";
 import { readdirSync, readFileSync } from "node:fs";
 import { beforeAll, describe, expect, it } from "vitest";
 
 /** What the same core computed on another machine, raw: written by the build of `browser/`. */
 interface Fixture {
   map: unknown;
-  cases: { setting: object; overview: Written; odds: Written; marks: object; held: Written }[];
+  cases: Case[];
+}
+
+interface Case {
+  setting: object;
+  overview: Written;
+  odds: Written;
+  marks: object;
+  held: Written;
+  seed: number;
+  deck: Written;
+  calls: number;
+  order: Written;
+  lookAlikes: Written;
 }
 
 interface Written {
@@ -15,6 +29,8 @@ interface Written {
 }
 
 const FIXTURES = new URL("../../../browser/target/parity/", import.meta.url);
+const CARDS = 20;
+const REPETITIONS = 7;
 /** Of figures above 1, such as seconds, so much of themselves. */
 const APART = 1e-12;
 
@@ -48,12 +64,18 @@ describe("what was compiled computes what the core computes", () => {
 
   describe.each(names)("%s", (name) => {
     const fixture = JSON.parse(readFileSync(new URL(name, FIXTURES), "utf8")) as Fixture;
-    beforeAll(() => void valueOf(load(fixture.map)));
+    beforeAll(() => {
+      valueOf(load(fixture.map));
+      valueOf(practice.load(fixture.map));
+    });
 
     it.each(fixture.cases.map((one) => [JSON.stringify(one.setting), one] as const))("%s", (_, one) => {
       expectSame(valueOf(overview(one.setting)), one.overview);
       expectSame(valueOf(odds(one.setting)), one.odds);
       expectSame(valueOf(held(one.marks, one.setting)), one.held);
+      expectSame(valueOf(practice.deck(one.setting, CARDS, one.seed)), one.deck);
+      expectSame(valueOf(practice.calls(one.calls, REPETITIONS, one.seed)), one.order);
+      expectSame(valueOf(practice.lookAlikes(one.setting)), one.lookAlikes);
     });
   });
 });

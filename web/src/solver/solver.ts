@@ -1,10 +1,9 @@
 import type { Packed } from "#solver";
-import { ApiError, type Schemas } from "../api/client";
-import type { Asked, Said } from "./messages";
+import type { Schemas } from "../api/client";
+import { Line } from "./line";
 import { likelyOf, oddsOf, overviewOf, stated } from "./unpack";
 
 type MapAt = Pick<Schemas["Map"], "id" | "revision">;
-type Call = Extract<Asked, { with: unknown[] }>["call"];
 
 /** The worker answers about one map at a time: the one last brought. */
 export interface Solver {
@@ -14,9 +13,6 @@ export interface Solver {
   held: (marks: object, setting: object) => Promise<Schemas["LikelySituations"]>;
 }
 
-let worker: Worker | undefined;
-let asked = 0;
-const waiting = new Map<number, { done: (value: Said["value"]) => void; fail: (error: Error) => void }>();
 /** What the worker holds, or is about to. */
 let brought: (MapAt & { ready: Promise<number | undefined>; isReady: boolean }) | undefined;
 const listeners = new Set<() => void>();
@@ -31,47 +27,14 @@ export function onBrought(listener: () => void): () => void {
   return () => listeners.delete(listener);
 }
 
-function started(): Worker {
-  if (worker) return worker;
-  worker = new Worker(new URL("./worker.ts", import.meta.url), { type: "module" });
-  worker.addEventListener("message", ({ data }: MessageEvent<Said>) => {
-    const asker = waiting.get(data.number);
-    waiting.delete(data.number);
-    if (data.problems)
-      asker?.fail(
-        new ApiError({
-          status: 400,
-          title: "",
-          detail: data.problems[0]?.message ?? "",
-          problems: data.problems,
-        }),
-      );
-    else if (data.failed !== undefined) asker?.fail(new Error(data.failed));
-    else asker?.done(data.value);
-  });
-  worker.addEventListener("error", giveUp);
-  return worker;
-}
-
 /** Where the worker cannot be had, the server answers as it always did. */
-function giveUp(): void {
-  worker?.terminate();
-  worker = undefined;
-  brought = undefined;
-  waiting.forEach(({ fail }) => fail(new Error("The worker has stopped.")));
-  waiting.clear();
-  tell();
-}
-
-function ask(
-  question: { call: "bring"; mapId: string } | { call: Call; with: unknown[] },
-): Promise<Said["value"]> {
-  const number = ++asked;
-  return new Promise((done, fail) => {
-    waiting.set(number, { done, fail });
-    started().postMessage({ number, ...question });
-  });
-}
+const line = new Line(
+  () => new Worker(new URL("./worker.ts", import.meta.url), { type: "module" }),
+  () => {
+    brought = undefined;
+    tell();
+  },
+);
 
 /**
  * Brings a map into the worker and says of which revision it came: a later one where somebody changed it meanwhile, nothing
@@ -85,7 +48,7 @@ export function bring(map: MapAt): Promise<number | undefined> {
     ready: Promise.resolve(undefined),
   };
   brought = coming;
-  coming.ready = ask({ call: "bring", mapId: map.id }).then(
+  coming.ready = line.ask({ call: "bring", mapId: map.id }).then(
     (value) => {
       coming.revision = (value as { revision: number }).revision;
       coming.isReady = brought === coming;
@@ -103,7 +66,7 @@ export function bring(map: MapAt): Promise<number | undefined> {
 /** The solver of a map where the worker holds it at that revision; nothing where the server must be asked. */
 export function solverOf(map: MapAt): Solver | undefined {
   if (!brought?.isReady || brought.id !== map.id || brought.revision !== map.revision) return undefined;
-  const of = (call: Call, ...with_: unknown[]) => ask({ call, with: with_ }).then((value) => value as Packed);
+  const of = async (call: string, ...given: unknown[]) => (await line.ask({ call, with: given })) as Packed;
   return {
     overview: async (setting) => overviewOf(await of("overview", stated(setting)), map.revision),
     odds: async (setting) => oddsOf(await of("odds", stated(setting)), map.revision),

@@ -147,3 +147,44 @@ export function likelyOf(packed: Packed): Schemas["LikelySituations"] {
   while (from.hasText()) likely.push({ situation: from.text(), chance: from.figure() });
   return stated({ likely, next });
 }
+
+/** A cue to be read, by the ids of the map. */
+export interface Cue {
+  situation: string;
+  reaction: string;
+  price: number;
+  choices: { technique: string; worth: number; right: boolean }[];
+}
+
+/** Cues in the order in which they come. */
+export function deckOf(packed: Packed): Cue[] {
+  const from = new Reading(packed);
+  const deck: Cue[] = [];
+  while (from.hasText()) {
+    const situation = from.text();
+    const reaction = from.text();
+    const price = from.figure();
+    const choices = from.times(from.mark(), () => {
+      const technique = from.text();
+      return { technique, worth: from.figure(), right: from.flag() };
+    });
+    deck.push({ situation, reaction, price, choices });
+  }
+  return deck;
+}
+
+/** What is easily taken for one another, in the server's words. */
+export function lookAlikesOf(packed: Packed): Schemas["LookAlike"][] {
+  const from = new Reading(packed);
+  const half = () => {
+    const situation = from.text();
+    const answer = from.text();
+    return { situation, answer, chance: from.figure(), loss: from.figure() };
+  };
+  const pairs: Schemas["LookAlike"][] = [];
+  while (from.hasText()) {
+    const after = from.textIfAny();
+    pairs.push(stated({ after, one: half(), other: half() }));
+  }
+  return pairs;
+}

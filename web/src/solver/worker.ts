@@ -1,23 +1,5 @@
-import { held, load, odds, overview, preview, type Answer } from "#solver";
-import type { Asked, Said } from "./messages";
-
-/** A map as the server hands it over for this worker. */
-interface Carried {
-  revision: number;
-  map: unknown;
-}
-
-const CALLS = { overview, odds, preview, held } as Record<string, (...with_: never[]) => Answer>;
-
-async function bring(mapId: string): Promise<Said["value"]> {
-  const response = await fetch(`/api/maps/${mapId}/carried`);
-  if (!response.ok) throw new Error(`No map was handed over: ${response.status}`);
-  const carried = (await response.json()) as Carried;
-  const answer = load(carried.map);
-  if ("problems" in answer) throw new Error(answer.problems[0]?.message);
-  setTimeout(warm);
-  return { revision: carried.revision };
-}
+import { held, load, odds, overview, preview } from "#solver";
+import { answering } from "./answering";
 
 /** After about so many answers the browser has compiled what is asked for at every step of a slider. */
 const ENOUGH = 40;
@@ -29,18 +11,4 @@ function warm(done = 0): void {
   setTimeout(() => warm(done + 1));
 }
 
-self.addEventListener("message", ({ data }: MessageEvent<Asked>) => {
-  const say = (said: Omit<Said, "number">) => self.postMessage({ number: data.number, ...said });
-  if (data.call === "bring")
-    bring(data.mapId).then(
-      (value) => say({ value }),
-      (error: unknown) => say({ failed: String(error) }),
-    );
-  else
-    try {
-      const answer = CALLS[data.call]!(...(data.with as never[]));
-      say("value" in answer ? { value: answer.value } : { problems: answer.problems });
-    } catch (error) {
-      say({ failed: String(error) });
-    }
-});
+answering({ load, calls: { overview, odds, preview, held }, onLoaded: () => setTimeout(warm) });

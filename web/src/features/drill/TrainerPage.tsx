@@ -1,7 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import { api, unwrap, type Schemas } from "../../api/client";
+import type { Schemas } from "../../api/client";
 import { hundred } from "../../labels";
 import { indexOf } from "../../model/mapIndex";
 import { useAddress } from "../../ui/address";
@@ -11,8 +10,9 @@ import { PlacePicture } from "../picture";
 import { useReadings } from "../../queue";
 import { together, Waiting } from "../../ui/Waiting";
 import { paths, useMap } from "../map";
-import { settingQuery, useWrittenSetting } from "../odds";
+import { settingQuery } from "../odds";
 import { canSpeak, say, sayNoMore } from "../../ui/voice";
+import { useDeck } from "./deck";
 import { milliseconds, middle, stillToCome, type Read } from "./sitting";
 import { TrainerEnd } from "./TrainerEnd";
 import { useMay } from "../session";
@@ -22,23 +22,12 @@ type Card = Schemas["ReadingCard"];
 /** A cue that is read wrong so often is shown by the coach, not by the phone. */
 const MOST_AGAIN = 2;
 
-/** Alone, on a phone: a cue, the answer as fast as you can, then why. Once open it needs no network. */
+/** Alone, on a phone: a cue, the answer as fast as you can, then why. It needs no network. */
 export function TrainerPage() {
   const map = useMap();
-  const setting = useWrittenSetting();
   const [params, write] = useAddress();
   const seed = Number(params.get("draw")) || 1;
-  const deck = useQuery({
-    queryKey: ["reading-deck", map.data?.id, map.data?.revision, setting, seed],
-    enabled: map.data !== undefined,
-    staleTime: Infinity,
-    queryFn: () =>
-      unwrap(
-        api.GET("/api/maps/{mapId}/readings/deck", {
-          params: { path: { mapId: map.data!.id }, query: { ...setting, seed } },
-        }),
-      ),
-  });
+  const deck = useDeck(map.data, seed);
   const ready = together({ map, deck });
   if (!ready.data) return <Waiting what="Laying out the deck" on={ready} />;
   return (

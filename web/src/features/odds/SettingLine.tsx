@@ -3,7 +3,7 @@ import type { Schemas } from "../../api/client";
 import { readInWords, seconds } from "../../labels";
 import { useAim, useSolvesHere } from "./odds";
 import { useIsOvertaken } from "./overtaken";
-import { OddsControls } from "./OddsControls";
+import { controlsSoon, OddsControls } from "./Controls";
 import { useMatchupWords } from "./matchup";
 import { settle } from "./moving";
 import { useSetting } from "./setting";
@@ -50,7 +50,14 @@ export function SettingLine({ map, children }: { map: Schemas["Map"]; children?:
           <span className={`min-w-0 ${children ? "truncate" : "max-mid:truncate"}`} title={told}>
             {told}
           </span>
-          <button type="button" className="word shrink-0" aria-expanded={isOpen} onClick={turn}>
+          <button
+            type="button"
+            className="word shrink-0"
+            aria-expanded={isOpen}
+            onClick={turn}
+            onPointerEnter={controlsSoon}
+            onFocus={controlsSoon}
+          >
             {isOpen ? "close" : "change"}
             <span className="sr-only"> the setting</span>
           </button>

@@ -1,10 +1,11 @@
-export { OddsControls } from "./OddsControls";
+export { OddsControls } from "./Controls";
 export { ByWhom, useByRecord, useLearnedOdds, useWhose, type ByRecord } from "./byRecord";
 export { useMatchupWords } from "./matchup";
 export { useFrozenOrder } from "./order";
 export { Reorder } from "./Reorder";
 export { SettingLine } from "./SettingLine";
 export {
+  mayBeSolvedHere,
   solverHere,
   useAim,
   useExplanation,

@@ -38,6 +38,10 @@ const MOST_HERE = 2000;
 
 const isSolvedHere = (map: Schemas["Map"]) => map.reactions.length <= MOST_HERE;
 
+/** True where this browser can work out what is asked. */
+export const mayBeSolvedHere = (map: Schemas["Map"], setting: Setting) =>
+  isOfNobody(setting) && isSolvedHere(map);
+
 /**
  * A solved map under the setting; it follows the map's revision, and a hand on the setting: whatever is shown of the map is
  * drawn anew once a step, when the answer is there. While one is on its way no other is asked for, and then the newest
@@ -94,7 +98,7 @@ function solvedQuery<T>(map: Schemas["Map"] | undefined, setting: Setting, { nam
       if (solver) return here(solver, setting).catch(there);
       return there().catch(async (error: unknown) => {
         // Where the server is away, this browser solves what it has kept.
-        if (!isForLater(error) || !isOfNobody(setting) || !isSolvedHere(map!)) throw error;
+        if (!isForLater(error) || !mayBeSolvedHere(map!, setting)) throw error;
         await bring(map!);
         const kept = solverHere(map!, setting);
         if (!kept) throw error;

@@ -12,6 +12,7 @@ import { TwoViews } from "../picture";
 import { WeightHere } from "../weight";
 import { Clock } from "./Clock";
 import { HoldsHere } from "./HoldsHere";
+import { LookAlikesHere } from "./LookAlikesHere";
 import { LateCurve } from "./LateCurve";
 import { RecordHere } from "./RecordHere";
 import { entriesTo } from "./places";
@@ -158,6 +159,7 @@ export function PlaceDetails({
     <aside className="px-5 pb-6 mid:col-start-1 mid:row-start-2" aria-label="About the situation">
       <Limbs situation={situation} />
       <Clock map={map} situation={situation} at={at} />
+      <LookAlikesHere map={map} place={situation.id} />
       <RecordHere map={map} place={situation.id} />
       {situation.rest && <StopOrGoOn map={map} situation={situation.id} />}
       {late.data && (

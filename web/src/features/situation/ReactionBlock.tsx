@@ -8,6 +8,7 @@ import { Caution } from "../../ui/Notice";
 import { useWide } from "../../ui/media";
 import { closedInWords, insteadInWords, lowerFirst, NARROW, placeTitle, techniqueOf } from "../map";
 import { useGates } from "../odds";
+import { Calls, useCalled } from "./Calls";
 import { likelihoodText } from "./places";
 import { ReactionForm, reactionKey } from "./ReactionForm";
 import { ResponseForm, responseKey } from "./ResponseForm";
@@ -157,6 +158,7 @@ function Opened({
   const [editing, setEditing] = useState(() => hasDraft(reactionKey(map, reaction.id)));
   const [adding, setAdding] = useState(() => hasDraft(responseKey(map, reaction.id)));
   const technique = techniqueOf(map, reaction);
+  const called = useCalled(map, reaction);
   const wide = useWide();
   const lands = mostlyLands(odds);
   const block = useRef<HTMLDivElement>(null);
@@ -225,6 +227,13 @@ function Opened({
             <p className="mb-1 text-quiet">{forWhom(technique)}</p>
             <Teaching map={map} technique={technique} from={situation.id} to={lands} />
           </Disclosure>
+        )}
+        {odds.usable && called.length > 0 && (
+          <May right="read-maps">
+            <Disclosure title="Call what they do">
+              <Calls map={map} reaction={reaction} called={called} />
+            </Disclosure>
+          </May>
         )}
         {odds.usable && odds.known && (
           <Disclosure title={`Why ${hundred(odds.worth)}?`}>

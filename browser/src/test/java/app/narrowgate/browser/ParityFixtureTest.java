@@ -2,6 +2,11 @@ package app.narrowgate.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.narrowgate.core.drill.CallOrder;
+import app.narrowgate.core.drill.HouseTimes;
+import app.narrowgate.core.drill.LookAlikes;
+import app.narrowgate.core.drill.PracticeGraph;
+import app.narrowgate.core.drill.ReadingDeck;
 import app.narrowgate.core.fixture.RandomMaps;
 import app.narrowgate.core.held.LikelySituations;
 import app.narrowgate.core.map.Bearing;
@@ -41,6 +46,8 @@ class ParityFixtureTest {
     private static final Path DEMO = Path.of("..", "demo", "map");
     private static final JsonMapper MAPPER = JsonMapper.builder().build();
     private static final int RANDOM_MAPS = 40;
+    private static final int CARDS = 20;
+    private static final int REPETITIONS = 7;
 
     @Test
     void theDemoIsWrittenDown() throws IOException {
@@ -116,6 +123,11 @@ class ParityFixtureTest {
             one.set("odds", packed(OddsPacked.of(OddsSolver.of(solved))));
             ObjectNode marks = marks(map, cases.size());
             one.set("marks", marks);
+            PracticeGraph practised = PracticeGraph.of(solved, HouseTimes.USUAL);
+            one.put("seed", cases.size()).set("deck", packed(DeckPacked.of(ReadingDeck.of(practised, CARDS, cases.size()))));
+            int calls = 1 + cases.size() % CallOrder.MOST_CALLS;
+            one.put("calls", calls).set("order", packed(CallsPacked.of(CallOrder.of(calls, REPETITIONS, cases.size()))));
+            one.set("lookAlikes", packed(LookAlikesPacked.of(LookAlikes.of(practised))));
             one.set("held", packed(LikelyPacked.of(LikelySituations.of(index.map(), MarksReading.read(new JacksonValue(marks)), Passing.of(solved)))));
         }
         assertThat(cases.size()).isEqualTo(settings.size()).isPositive();

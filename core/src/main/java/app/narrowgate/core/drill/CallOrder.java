@@ -1,14 +1,12 @@
 package app.narrowgate.core.drill;
 
 import app.narrowgate.core.check.RefusedException;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Deque;
 import java.util.List;
 import java.util.Random;
-import org.jgrapht.GraphPath;
-import org.jgrapht.alg.cycle.HierholzerEulerianCycle;
-import org.jgrapht.graph.DefaultEdge;
-import org.jgrapht.graph.DirectedPseudograph;
 
 /**
  * The feeder's order of calls: random to the one who must read it, balanced to the one who counts.
@@ -18,7 +16,7 @@ import org.jgrapht.graph.DirectedPseudograph;
  * sequence B(calls, 2).
  *
  * <p>Method: a directed multigraph in which every call has {@code repetitions} arrows in and out, made of as many
- * complete graphs with loops as fit and of cyclic shifts for the rest; an Eulerian cycle of it (Hierholzer 1873) is the
+ * complete graphs with loops as fit and of cyclic shifts for the rest; an Eulerian cycle of it is the
  * sequence. Arrows are laid in shuffled order, so the seed decides which of the many cycles comes out. Time and memory
  * O(calls · repetitions). The same seed gives the same order.
  */
@@ -47,16 +45,33 @@ public final class CallOrder {
         }
         Random random = Lot.of(seed);
         List<int[]> arrows = arrows(calls, repetitions, random);
-        Collections.shuffle(arrows, random);
-        DirectedPseudograph<Integer, DefaultEdge> graph = new DirectedPseudograph<>(DefaultEdge.class);
+        Lot.shuffle(arrows, random);
         List<Integer> names = shuffled(0, calls, random);
-        names.forEach(graph::addVertex);
-        arrows.forEach(arrow -> graph.addEdge(names.get(arrow[0]), names.get(arrow[1])));
-        GraphPath<Integer, DefaultEdge> cycle = new HierholzerEulerianCycle<Integer, DefaultEdge>()
-                .getEulerianCycle(graph);
-        List<Integer> order = new ArrayList<>(cycle.getVertexList());
-        order.remove(order.size() - 1);
-        return List.copyOf(order);
+        return cycle(arrows, calls).stream().map(names::get).toList();
+    }
+
+    /**
+     * An Eulerian cycle of arrows that hang together, as many of them into every call as out of it, without its last step
+     * (Hierholzer 1873). Written out: the program that is compiled for browsers has no room for a library of graphs.
+     */
+    private static List<Integer> cycle(List<int[]> arrows, int calls) {
+        List<Deque<Integer>> onwards = new ArrayList<>();
+        for (int call = 0; call < calls; call++) {
+            onwards.add(new ArrayDeque<>());
+        }
+        arrows.forEach(arrow -> onwards.get(arrow[0]).push(arrow[1]));
+        Deque<Integer> way = new ArrayDeque<>(List.of(0));
+        List<Integer> cycle = new ArrayList<>();
+        while (!way.isEmpty()) {
+            Deque<Integer> next = onwards.get(way.peek());
+            if (next.isEmpty()) {
+                cycle.add(way.pop());
+            } else {
+                way.push(next.pop());
+            }
+        }
+        Collections.reverse(cycle);
+        return cycle.subList(0, arrows.size());
     }
 
     private static List<int[]> arrows(int calls, int repetitions, Random random) {
@@ -88,7 +103,7 @@ public final class CallOrder {
         for (int n = from; n < to; n++) {
             numbers.add(n);
         }
-        Collections.shuffle(numbers, random);
+        Lot.shuffle(numbers, random);
         return numbers;
     }
 }

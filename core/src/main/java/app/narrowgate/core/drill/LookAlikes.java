@@ -45,8 +45,13 @@ public final class LookAlikes {
         List<LookAlike> found = looking.situations();
         found.addAll(looking.responses());
         found.removeIf(pair -> pair.price() <= 0);
-        found.sort(Comparator.comparingDouble(LookAlike::price).reversed());
+        found.sort(Comparator.comparingLong(LookAlikes::steps).reversed());
         return List.copyOf(found);
+    }
+
+    /** A price to nine decimals: of two that differ by the noise of the arithmetic alone the map's order decides. */
+    private static long steps(LookAlike pair) {
+        return Math.round(pair.price() * 1e9);
     }
 
     private List<LookAlike> situations() {

@@ -6,7 +6,6 @@ import app.narrowgate.core.map.Reaction;
 import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.odds.SolvedMap;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -117,7 +116,7 @@ public final class ReadingDeck {
 
     private ReadingCard shuffled(ReadingCard card) {
         List<ReadingCard.Choice> choices = new ArrayList<>(card.choices());
-        Collections.shuffle(choices, random);
+        Lot.shuffle(choices, random);
         return new ReadingCard(card.situation(), card.reaction(), choices, card.price());
     }
 }

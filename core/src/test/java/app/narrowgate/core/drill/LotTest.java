@@ -3,8 +3,13 @@ package app.narrowgate.core.drill;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
 import java.util.Random;
+import java.util.SplittableRandom;
 import java.util.stream.IntStream;
+import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 
 class LotTest {
@@ -13,6 +18,23 @@ class LotTest {
     void neighbouringSeedsBeginAllOverTheRange() {
         assertThat(IntStream.range(0, 100).map(seed -> (int) (10 * Lot.of(seed).nextDouble())).distinct().count()).isEqualTo(10);
         assertThat(Lot.of(7).nextLong()).isEqualTo(Lot.of(7).nextLong());
+    }
+
+    @Test
+    void seedsAreMixedAsThePlatformsOwnSplittableNumbersAre() {
+        assertThat(LongStream.of(0, 1, 2, 20, 999_999, -1, Long.MIN_VALUE, Long.MAX_VALUE))
+                .allSatisfy(seed -> assertThat(Lot.mixed(seed)).isEqualTo(new SplittableRandom(seed).nextLong()));
+    }
+
+    @Test
+    void listsAreShuffledAsThePlatformShufflesThem() {
+        for (int seed = 0; seed < 200; seed++) {
+            List<Integer> ours = new ArrayList<>(IntStream.range(0, 1 + seed % 20).boxed().toList());
+            List<Integer> theirs = new ArrayList<>(ours);
+            Lot.shuffle(ours, new Random(seed));
+            Collections.shuffle(theirs, new Random(seed));
+            assertThat(ours).isEqualTo(theirs);
+        }
     }
 
     @Test

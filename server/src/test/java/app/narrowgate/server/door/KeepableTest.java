@@ -50,7 +50,7 @@ class KeepableTest {
                 "get MAP/odds/rest", "get MAP/odds/stances", "get MAP/odds/stories", "get MAP/holds", "get MAP/holds/ladders",
                 "get MAP/holds/{hold}/ladder", "get MAP/levers", "get /api/levers", "get MAP/weight", "get MAP/weight/{place}",
                 "get MAP/drills", "get MAP/drills/{drill}", "get MAP/drills/design", "get MAP/drills/proposals",
-                "get MAP/readings/deck", "get MAP/readings/mine", "get MAP/classes", "get MAP/classes/{lesson}",
+                "get MAP/look-alikes", "get MAP/readings/deck", "get MAP/readings/mine", "get MAP/classes", "get MAP/classes/{lesson}",
                 "get MAP/classes/{lesson}/mat", "get /api/people");
     }
 

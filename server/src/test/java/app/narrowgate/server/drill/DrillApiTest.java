@@ -103,6 +103,24 @@ class DrillApiTest extends DemoMapTest {
     }
 
     @Test
+    void whatIsEasilyTakenForOneAnotherComesDearestFirst() {
+        Answer answer = client.get(map + "/look-alikes?read=0.25&late=0.5");
+        assertThat(answer.keepable()).isEqualTo("device");
+        double last = Double.MAX_VALUE;
+        for (JsonNode pair : answer.json()) {
+            JsonNode one = pair.get("one");
+            JsonNode other = pair.get("other");
+            double price = one.get("chance").doubleValue() * one.get("loss").doubleValue()
+                    + other.get("chance").doubleValue() * other.get("loss").doubleValue();
+            assertThat(price).isPositive().isLessThanOrEqualTo(last + 1e-8);
+            last = price;
+            assertThat(one.get("situation")).isNotEqualTo(other.get("situation"));
+        }
+        assertThat(answer.json().size()).isGreaterThan(10);
+        assertThat(client.get(map + "/look-alikes?read=2").status()).isEqualTo(400);
+    }
+
+    @Test
     void whatWasAnsweredLatelyIsWorthDrilling() {
         String copy = "/api/maps/" + client.post("/api/maps/new", """
                 {"title":"Lately","source":"copy","from":"%s"}""".formatted(client.firstMap())).json().get("id").stringValue();
