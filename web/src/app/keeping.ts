@@ -26,7 +26,7 @@ export function useKeeping(mapId: string | undefined): void {
           map,
           `${map}/carried`,
           `${map}/pictures`,
-          `${map}/readings/deck`,
+          `${map}/readings/deck?seed=1`,
           `${map}/readings/mine`,
           ...(people ? ["/api/people?kept=true"] : []),
           ...(record ? [`${map}/record/tonight`] : []),

@@ -14,8 +14,8 @@ const BESIDE: [RegExp, string[]][] = [
   [/\/classes$/, ["from", "until"]],
   [/\/classes\/[^/]+$/, ["today", "kept"]],
   [/\/api\/people$/, ["kept"]],
-  // Any deck is better than none.
-  [/\/readings\/deck$/, ["aim", "matchup", "read", "late", "stance", "cards", "seed"]],
+  // Any deck of that draw is better than none.
+  [/\/readings\/deck$/, ["aim", "matchup", "read", "late", "stance", "cards"]],
 ];
 
 /** Under which address an answer is kept: of what is asked for anew every day, the last one. */

@@ -77,6 +77,19 @@ test("what was solved once is not asked for again", async () => {
   expect(questions).toHaveLength(2);
 });
 
+test("where everything is asked for again and the odds are the same, nothing has changed", async () => {
+  const { result } = onTheMap();
+  await waitFor(() => expect(questions).toHaveLength(1));
+  await answer(0);
+  await waitFor(() => expect(result.current.odds.isSuccess).toBe(true));
+  const before = result.current.odds.data;
+  act(() => void result.current.odds.refetch());
+  await waitFor(() => expect(questions).toHaveLength(2));
+  await answer(1);
+  await waitFor(() => expect(result.current.odds.isFetching).toBe(false));
+  expect(result.current.odds.data).toBe(before);
+});
+
 test("another map is asked for at once, whatever is on its way", async () => {
   const { rerender } = onTheMap();
   await waitFor(() => expect(questions).toHaveLength(1));

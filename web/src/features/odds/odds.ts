@@ -13,8 +13,11 @@ import { useMay } from "../session";
 export type OddsData = Schemas["Odds"];
 export type Overview = Schemas["OddsOverview"];
 
-/** The same revision under the same setting has the same odds for ever, so they are neither asked for again nor compared. */
-const SOLVED_ONCE = { staleTime: Infinity, structuralSharing: false } as const;
+/**
+ * The same revision under the same setting has the same odds for ever, so they are not asked for again; where they are all
+ * the same, as when everything is, the ones that are there stay.
+ */
+const SOLVED_ONCE = { staleTime: Infinity } as const;
 
 type Question = { params: { path: { mapId: string }; query: Setting }; signal: AbortSignal };
 

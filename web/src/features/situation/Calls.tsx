@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { Schemas } from "../../api/client";
 import { indexOf } from "../../model/mapIndex";
 import { callOrder } from "../../solver/practice";
@@ -58,6 +58,12 @@ export function Calls({
     staleTime: Infinity,
     queryFn: () => callOrder(called.length, times, seed),
   });
+  const button = useRef<HTMLButtonElement>(null);
+  const isThere = order.isSuccess;
+  // Under the thumb as soon as it is opened.
+  useEffect(() => {
+    button.current?.scrollIntoView({ block: "nearest" });
+  }, [isThere]);
   if (order.isError) return <p>This browser cannot draw an order.</p>;
   if (!order.data) return null;
   const words = order.data.map((number) => called[number]!);
@@ -82,6 +88,7 @@ export function Calls({
         </span>
       </p>
       <button
+        ref={button}
         type="button"
         className="mt-1 grid min-h-[30dvh] w-full place-items-center border-2 border-ink bg-lane p-4 text-center lg:min-h-40"
         onClick={() => (now ? goTo(at + 1) : again())}

@@ -32,14 +32,19 @@ function useLookAlikes(map: Schemas["Map"]) {
   });
 }
 
-/** The places that a place is easily taken for, each once, with what mixing the two up costs. */
-export function alikeTo(pairs: Schemas["LookAlike"][], place: string) {
+/**
+ * The places that a place is easily taken for, each once, with what mixing the two up costs. The map compares what is held
+ * and who is where; two that are no stages of one position and do not come up side by side nobody mixes up all the same.
+ */
+export function alikeTo(map: Schemas["Map"], pairs: Schemas["LookAlike"][], place: string) {
+  const family = (id: string) => indexOf(map).situation(id)?.family;
   const told = new Map<string, { here: Schemas["LookAlikeHalf"]; there: Schemas["LookAlikeHalf"] }>();
-  for (const { one, other } of pairs) {
+  for (const { after, one, other } of pairs) {
     if (one.situation !== place && other.situation !== place) continue;
     const [here, there] = one.situation === place ? [one, other] : [other, one];
+    const isNear = after != null || family(here.situation) === family(there.situation);
     const costs = hundred(here.loss) > 0 || hundred(there.loss) > 0;
-    if (costs && !told.has(there.situation)) told.set(there.situation, { here, there });
+    if (isNear && costs && !told.has(there.situation)) told.set(there.situation, { here, there });
   }
   return [...told.values()].slice(0, TOLD);
 }
@@ -48,7 +53,7 @@ export function alikeTo(pairs: Schemas["LookAlike"][], place: string) {
 export function LookAlikesHere({ map, place }: { map: Schemas["Map"]; place: string }) {
   const [params] = useSearchParams();
   const pairs = useLookAlikes(map).data;
-  const alike = pairs && alikeTo(pairs, place);
+  const alike = pairs && alikeTo(map, pairs, place);
   if (!alike?.length) return null;
   return (
     <section className="mt-3 border-t border-rule pt-2" aria-labelledby="alike">

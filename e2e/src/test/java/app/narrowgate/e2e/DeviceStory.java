@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -91,6 +93,14 @@ class DeviceStory extends Story {
         assertThat(page.getByRole(AriaRole.REGION, exactly("Where you are"))).isVisible();
         go(page, "/drills/trainer");
         assertThat(page.getByText("1 of 20")).isVisible();
+        // Nobody drew these before: they are drawn here, and differ.
+        List<String> drawn = new ArrayList<>();
+        for (int draw : new int[] {31, 32}) {
+            go(page, "/drills/trainer?draw=" + draw);
+            assertThat(page.getByText("1 of 20")).isVisible();
+            drawn.add(page.getByRole(AriaRole.MAIN).innerText());
+        }
+        assertThat(drawn.get(0)).isNotEqualTo(drawn.get(1));
         line.mend();
         assertThat(noNetwork(page)).isHidden();
     }

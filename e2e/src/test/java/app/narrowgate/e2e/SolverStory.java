@@ -9,6 +9,7 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -16,6 +17,7 @@ import org.junit.jupiter.api.Test;
 class SolverStory extends Story {
 
     private static final String OVERVIEW = "**/odds/overview*";
+    private static final Page.GetByTextOptions WHOLE = new Page.GetByTextOptions().setExact(true);
 
     private static Locator solved(Page page, String where) {
         return page.locator("[data-solved=" + where + "]");
@@ -85,6 +87,42 @@ class SolverStory extends Story {
         page.context().unroute("**/carried");
         page.reload();
         solved(page, "here").waitFor();
+    }
+
+    /** What is easily taken for one another: the same whoever says it. */
+    @Test
+    void whatAPlaceIsTakenForIsSaidByTheBrowserAsByTheServer() {
+        Page page = onACopy("Taken for");
+        go(page, "/at/side-early");
+        Locator alike = page.getByRole(AriaRole.REGION, exactly("Easily taken for"));
+        String told = alike.innerText();
+        assertThat(told).contains("of 100 here");
+        page.context().route("**/look-alikes*", route -> route.abort("internetdisconnected"));
+        page.reload();
+        assertThat(alike).isVisible();
+        assertThat(alike.innerText()).isEqualTo(told);
+    }
+
+    @Test
+    void whatTheyDoIsCalledInAnOrderThatCannotBeGuessed() {
+        Page page = onACopy("Called");
+        go(page, "/at/side-early");
+        page.getByRole(AriaRole.BUTTON, named("Call what they do")).first().click();
+        Locator call = page.getByTestId("call");
+        Map<String, Integer> called = new TreeMap<>();
+        for (int at = 1; at <= 12; at++) {
+            assertThat(page.getByText(at + " of 12", WHOLE)).isVisible();
+            called.merge(call.innerText(), 1, Integer::sum);
+            call.click();
+        }
+        assertThat(called).hasSize(3);
+        assertThat(called.values()).containsOnly(4);
+        assertThat(call).hasText("Swap, or stop");
+        page.getByRole(AriaRole.BUTTON, named("One back")).click();
+        assertThat(page.getByText("12 of 12", WHOLE)).isVisible();
+        call.click();
+        call.click();
+        assertThat(page.getByText("1 of 12", WHOLE)).isVisible();
     }
 
     @Test
