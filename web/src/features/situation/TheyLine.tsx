@@ -1,9 +1,16 @@
 import { useState } from "react";
-import { api, problemOf, unwrap, type Schemas } from "../../api/client";
+import { api, isLost, problemOf, unwrap, type Schemas } from "../../api/client";
+import { freeId, retiredResponses } from "../../model/ids";
+import { keepEdit } from "../../queue";
 import { Refused } from "../../ui/Notice";
 import { useMapChange } from "../map";
+import { partOf, partsEdit, textOf, type Part } from "../workshop";
+import { responseKey } from "./ResponseForm";
 
-/** An empty line at the end of an answer: what they do that nobody has answered yet is kept with a few words and Enter. */
+/**
+ * An empty line at the end of an answer: what they do that nobody has answered yet is kept with a few words and Enter. Where
+ * there is no network it waits on this device.
+ */
 export function TheyLine({
   map,
   reaction,
@@ -18,9 +25,27 @@ export function TheyLine({
 }) {
   const save = useMapChange(map.id);
   const [words, setWords] = useState("");
+  const [waits, setWaits] = useState(false);
+  const keep = async (cue: string) => {
+    const part = await partOf(map, "reactions", reaction.id);
+    const responses = (part.responses as Part[] | undefined) ?? [];
+    const id = freeId(cue, [...responses.map((r) => textOf(r, "id")), ...retiredResponses(map, reaction.id)]);
+    const longer = { ...part, responses: [...responses, { id, cue, often: "sometimes" }] };
+    keepEdit({
+      mapId: map.id,
+      edit: partsEdit(map.revision, `Added “${cue}”`, [{ list: "reactions", id: reaction.id, part: longer }]),
+      draft: responseKey(map, reaction.id, `+${id}`),
+      to: window.location.pathname + window.location.search,
+    });
+    save.reset();
+    setWords("");
+    setWaits(true);
+  };
   const file = () => {
-    const cue = words.trim();
-    if (cue === "") return;
+    const said = words.trim();
+    if (said === "") return;
+    const cue = /^they\b/i.test(said) ? said : `They ${said}`;
+    setWaits(false);
     save.mutate(
       () =>
         unwrap(
@@ -28,12 +53,16 @@ export function TheyLine({
             params: { path: { mapId: map.id, reaction: reaction.id } },
             body: {
               revision: map.revision,
-              cue: /^they\b/i.test(cue) ? cue : `They ${cue}`,
+              cue,
               often: { word: "sometimes" },
             },
           }),
         ),
-      { onSuccess: () => setWords("") },
+      {
+        onSuccess: () => setWords(""),
+        // Where the reaction is not on this device, it is said that there is no network, and the words stay.
+        onError: (error) => isLost(error) && void keep(cue).catch(() => undefined),
+      },
     );
   };
   return (
@@ -72,6 +101,7 @@ export function TheyLine({
         {save.isSuccess &&
           words === "" &&
           "Kept. Until somebody answers it, it counts as if you were stuffed."}
+        {waits && words === "" && "Kept on this device; it goes out when there is a network."}
       </p>
     </form>
   );

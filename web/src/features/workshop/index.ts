@@ -4,4 +4,4 @@ export { FieldInput } from "./FieldInput";
 export type { Field } from "./field";
 export { fieldsInWords, inWordsOfTheForm, REACTION_FIELDS, RESPONSE_FIELDS } from "./fields";
 export { PartForm } from "./PartForm";
-export { putParts, removePart, textOf, usePart, type Part, type PartInput } from "./parts";
+export { partOf, partsEdit, putParts, removePart, textOf, usePart, type Part, type PartInput } from "./parts";

@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { api, unwrap, type Schemas } from "../../api/client";
+import { api, isLost, unwrap, type Schemas } from "../../api/client";
 import type { PartList } from "../../model/partKinds";
 import { useSettled } from "../../ui/settled";
 import { solverHere, useSetting } from "../odds";
@@ -19,6 +19,41 @@ export function textOf(part: Part, field: string): string {
   return typeof value === "string" ? value.trim() : "";
 }
 
+/** The parts of a map that this device has kept for its solver, which leaves out what no odds hang on. */
+type Carried = Partial<Record<PartList, Part[]>>;
+
+/** What the solver's map leaves out of a part, as the map on screen has it. */
+function postureOf(map: Schemas["Map"], list: PartList, id: string): Part {
+  if (list !== "families" && list !== "situations" && list !== "outcomes") return {};
+  const posture = map[list].find((one) => one.id === id)?.posture;
+  return posture ? { posture } : {};
+}
+
+/** A part as this device has kept it; nothing where it kept another revision than is on screen, or none. */
+async function keptPart(map: Schemas["Map"], list: PartList, id: string): Promise<Part | undefined> {
+  const kept = await unwrap(api.GET("/api/maps/{mapId}/carried", { params: { path: { mapId: map.id } } }));
+  if (kept.revision !== map.revision) return undefined;
+  const part = (kept.map as unknown as Carried)[list]?.find((one) => one.id === id);
+  return part && { ...part, ...postureOf(map, list, id) };
+}
+
+/** A part as it stands in the open format, from the server or, where that is away, from this device. */
+export async function partOf(map: Schemas["Map"], list: PartList, id: string): Promise<Part> {
+  try {
+    const part = await unwrap(
+      api.GET("/api/maps/{mapId}/parts/{list}/{part}", {
+        params: { path: { mapId: map.id, list, part: id } },
+      }),
+    );
+    return part;
+  } catch (error) {
+    if (!isLost(error)) throw error;
+    const kept = await keptPart(map, list, id).catch(() => undefined);
+    if (!kept) throw error;
+    return kept;
+  }
+}
+
 /** A part as it stands in the open format, to be edited. */
 export function usePart(map: Schemas["Map"], list: PartList, id: string | undefined, seen?: number) {
   return useQuery({
@@ -29,12 +64,7 @@ export function usePart(map: Schemas["Map"], list: PartList, id: string | undefi
     gcTime: 0,
     refetchOnWindowFocus: false,
     refetchOnReconnect: false,
-    queryFn: async () =>
-      (await unwrap(
-        api.GET("/api/maps/{mapId}/parts/{list}/{part}", {
-          params: { path: { mapId: map.id, list, part: id! } },
-        }),
-      )) as Part,
+    queryFn: () => partOf(map, list, id!),
   });
 }
 

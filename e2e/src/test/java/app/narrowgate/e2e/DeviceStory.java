@@ -138,6 +138,34 @@ class DeviceStory extends Story {
         assertThat(listed(page, "They steer your head")).isVisible();
     }
 
+    /** Neither the place nor the forms were opened before: what is kept of the map is enough. */
+    @Test
+    void whatWasNotOpenedBeforeIsEditedWithoutANetwork() {
+        Page page = onACopy("Edited in the basement");
+        page.navigate(page.url().replace(app.address(), line.address()));
+        keeps(page, "/carried");
+        line.cut();
+        go(page, "/at/side-early");
+        Locator answer = page.getByRole(AriaRole.REGION, exactly("Frame the near arm, hip escape, knee in"));
+        Locator they = answer.getByLabel("What else they do about");
+        for (String words : List.of("hook the frame with a knee", "they grab your far sleeve")) {
+            they.fill(words);
+            they.press("Enter");
+            assertThat(answer.getByText("Kept on this device; it goes out when there is a network.")).isVisible();
+        }
+        answer.getByRole(AriaRole.BUTTON, within("Edit Frame the near arm, hip escape, knee in")).click();
+        answer.getByRole(AriaRole.TEXTBOX, within("When they")).fill("Their arm is not yet under your head");
+        answer.getByRole(AriaRole.BUTTON, within("Save")).click();
+        assertThat(page.getByText("3 things wait to be sent.")).isVisible();
+        line.mend();
+        assertThat(page.getByText("things wait to be sent.")).isHidden();
+        assertThat(answer).containsText("hook the frame with a knee");
+        assertThat(answer).containsText("grab your far sleeve");
+        assertThat(answer).containsText("their arm is not yet under your head");
+        // What the device's copy leaves out is still there.
+        assertThat(page.locator("main, aside").getByRole(AriaRole.IMG).first()).isVisible();
+    }
+
     @Test
     void whatOthersDidMeanwhileIsSaidAndOneChooses() {
         Page page = downstairs("Two at once");
