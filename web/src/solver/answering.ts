@@ -17,10 +17,14 @@ export interface Program {
 
 /** Answers what the page asks of this worker. */
 export function answering({ load, calls, onLoaded }: Program): void {
-  const bring = async (mapId: string): Promise<Said["value"]> => {
+  let last = 0;
+  const bring = async (number: number, mapId: string): Promise<Said["value"]> => {
+    last = number;
     const response = await fetch(`/api/maps/${mapId}/carried`);
     if (!response.ok) throw new Error(`No map was handed over: ${response.status}`);
     const carried = (await response.json()) as Carried;
+    // One that was asked for earlier and comes later may not take the place of what the page believes to be here.
+    if (number !== last) throw new Error("Another map was asked for meanwhile.");
     const answer = load(carried.map);
     if ("problems" in answer) throw new Error(answer.problems[0]?.message);
     onLoaded?.();
@@ -29,7 +33,7 @@ export function answering({ load, calls, onLoaded }: Program): void {
   self.addEventListener("message", ({ data }: MessageEvent<Asked>) => {
     const say = (said: Omit<Said, "number">) => self.postMessage({ number: data.number, ...said });
     if ("mapId" in data)
-      bring(data.mapId).then(
+      bring(data.number, data.mapId).then(
         (value) => say({ value }),
         (error: unknown) => say({ failed: String(error) }),
       );

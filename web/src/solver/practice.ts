@@ -27,13 +27,15 @@ let held: { id: string; revision: Promise<number> } | undefined;
  * @throws where another revision came, or none
  */
 export async function practiceOf(map: Pick<Schemas["Map"], "id" | "revision">): Promise<Practice> {
-  if (held?.id !== map.id || (await held.revision.catch(() => 0)) < map.revision) {
+  let mine = held;
+  if (mine?.id !== map.id || (await mine.revision.catch(() => 0)) < map.revision) {
     const revision = line
       .ask({ call: "bring", mapId: map.id })
       .then((value) => (value as { revision: number }).revision);
-    held = { id: map.id, revision };
+    held = mine = { id: map.id, revision };
   }
-  if ((await held.revision) !== map.revision) throw new Error("Another revision of the map came.");
+  if ((await mine.revision) !== map.revision || held !== mine)
+    throw new Error("Another map or revision came.");
   const of = async (call: string, ...given: unknown[]) => (await line.ask({ call, with: given })) as Packed;
   return {
     deck: async (setting, seed) => deckOf(await of("deck", stated(setting), CARDS, seed)),

@@ -25,8 +25,8 @@ export function OddsControls({ map }: { map: Schemas["Map"] }) {
           options={map.matchups}
           onChange={(id) => change({ matchup: id })}
         />
-        <Read />
-        <Late />
+        <Moved name="read" label="Partner’s read" inWords={readInWords} max={1} step={0.05} />
+        <Moved name="late" label="Starts late by" inWords={seconds} max={5} step={0.1} />
         <Pick label="Aim" value={aim?.id ?? ""} options={map.aims} onChange={(id) => change({ aim: id })} />
         <PairPick
           you={params.get("you") ?? undefined}
@@ -39,35 +39,21 @@ export function OddsControls({ map }: { map: Schemas["Map"] }) {
   );
 }
 
-// Each slider apart from what stands beside it: only what moves is drawn anew.
-
-function Read() {
-  const [{ read }, , drag] = useSetting();
+/** A slider apart from what stands beside it: only what moves is drawn anew. */
+function Moved({
+  name,
+  inWords,
+  ...scale
+}: {
+  name: "read" | "late";
+  label: string;
+  inWords: (value: number) => string;
+  max: number;
+  step: number;
+}) {
+  const [{ [name]: value }, , drag] = useSetting();
   return (
-    <Measure
-      label="Partner’s read"
-      words={readInWords(read)}
-      value={read}
-      min={0}
-      max={1}
-      step={0.05}
-      onChange={(next) => drag("read", next)}
-    />
-  );
-}
-
-function Late() {
-  const [{ late }, , drag] = useSetting();
-  return (
-    <Measure
-      label="Starts late by"
-      words={seconds(late)}
-      value={late}
-      min={0}
-      max={5}
-      step={0.1}
-      onChange={(next) => drag("late", next)}
-    />
+    <Measure {...scale} words={inWords(value)} value={value} min={0} onChange={(next) => drag(name, next)} />
   );
 }
 

@@ -1,4 +1,4 @@
-import { useQuery } from "@tanstack/react-query";
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { Link, useSearchParams } from "react-router";
 import { api, unwrap, type Schemas } from "../../api/client";
 import { hundred } from "../../labels";
@@ -16,6 +16,7 @@ function useLookAlikes(map: Schemas["Map"]) {
   return useQuery({
     queryKey: ["look-alikes", map.id, map.revision, setting],
     staleTime: Infinity,
+    placeholderData: keepPreviousData,
     queryFn: ({ signal }) =>
       practised(
         map,

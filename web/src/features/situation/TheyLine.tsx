@@ -25,7 +25,8 @@ export function TheyLine({
 }) {
   const save = useMapChange(map.id);
   const [words, setWords] = useState("");
-  const [waits, setWaits] = useState(false);
+  /** On which revision the last words wait for a network; sent, the map has a later one. */
+  const [waits, setWaits] = useState<number>();
   const keep = async (cue: string) => {
     const part = await partOf(map, "reactions", reaction.id);
     const responses = (part.responses as Part[] | undefined) ?? [];
@@ -39,13 +40,13 @@ export function TheyLine({
     });
     save.reset();
     setWords("");
-    setWaits(true);
+    setWaits(map.revision);
   };
   const file = () => {
     const said = words.trim();
     if (said === "") return;
     const cue = /^they\b/i.test(said) ? said : `They ${said}`;
-    setWaits(false);
+    setWaits(undefined);
     save.mutate(
       () =>
         unwrap(
@@ -101,7 +102,9 @@ export function TheyLine({
         {save.isSuccess &&
           words === "" &&
           "Kept. Until somebody answers it, it counts as if you were stuffed."}
-        {waits && words === "" && "Kept on this device; it goes out when there is a network."}
+        {waits === map.revision &&
+          words === "" &&
+          "Kept on this device; it goes out when there is a network."}
       </p>
     </form>
   );

@@ -9,8 +9,8 @@ import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
 
 /**
- * What one learns to read: cues, what is easily taken for one another, and calls that cannot be guessed. A program of its own, so that what is
- * asked under the finger does not wait for it to come.
+ * What one learns to read: cues, what is easily taken for one another, and calls that cannot be guessed. A program of its
+ * own, so that what is asked under the finger does not wait for it to come.
  */
 public final class Practice {
 

@@ -42,8 +42,7 @@ class CompilableTest {
                     "java.time", "java.text", "org.teavm.jso..", "app.narrowgate.core.body", "app.narrowgate.core.check",
                     "app.narrowgate.core.progress", "app.narrowgate.core.trait", "app.narrowgate.core.map", "app.narrowgate.core.solve",
                     "app.narrowgate.core.odds", "app.narrowgate.core.held", "app.narrowgate.core.round", "app.narrowgate.core.drill",
-                    "app.narrowgate.exchange.fields",
-                    "app.narrowgate.exchange.parts", "app.narrowgate.browser");
+                    "app.narrowgate.exchange.fields", "app.narrowgate.exchange.parts", "app.narrowgate.browser");
 
     @ArchTest
     static final ArchRule PRACTICE_STANDS_ON_THAT = classes().that().haveNameMatching(PRACTICE).should()
