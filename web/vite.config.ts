@@ -24,6 +24,8 @@ export default defineConfig({
     // A new window for every file would take longer than all tests in it; what a test changes it puts back.
     isolate: false,
     maxWorkers: 2,
+    // Ends a test that hangs; how fast a machine types into a form is not what any of them is about.
+    testTimeout: 30_000,
     projects: [
       { extends: true, test: { name: "logic", environment: "node", include: ["src/**/*.test.ts"] } },
       {
