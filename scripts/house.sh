@@ -159,21 +159,22 @@ start_database() {
     -o "-c listen_addresses=127.0.0.1 -c port=$PG_PORT -c unix_socket_directories='' ${1:-}" start
 }
 
-# Two users of the database for the server: one owns the tables, one works with what is in them. Neither is above that.
-# Sets PG_OWNER_PASSWORD and PG_WORK_PASSWORD.
+# least_rights [DATABASE]: two users of the database for the server: one owns the tables, one works with what is in them.
+# Neither is above that. Sets PG_OWNER_PASSWORD and PG_WORK_PASSWORD.
 least_rights() {
   PG_OWNER_PASSWORD=$(password_of owner)
   PG_WORK_PASSWORD=$(password_of work)
+  local database=${1:-narrowgate}
   # From a pipe: a command line can be read by everybody on the machine.
-  sql_of narrowgate <<<"
+  sql_of "$database" <<<"
     do \$\$ begin
       if not exists (select from pg_roles where rolname = 'narrowgate_owner') then create role narrowgate_owner login; end if;
       if not exists (select from pg_roles where rolname = 'narrowgate_work') then create role narrowgate_work login; end if;
     end \$\$;
     alter role narrowgate_owner password '$PG_OWNER_PASSWORD';
     alter role narrowgate_work password '$PG_WORK_PASSWORD';
-    revoke all on database narrowgate from public;
-    grant connect on database narrowgate to narrowgate_owner, narrowgate_work;
+    revoke all on database $database from public;
+    grant connect on database $database to narrowgate_owner, narrowgate_work;
     revoke all on schema public from public;
     grant usage, create on schema public to narrowgate_owner;
     grant usage on schema public to narrowgate_work;

@@ -40,6 +40,17 @@ export function GymPage() {
             <MemberRow key={member.id} member={member} />
           ))}
         </ul>
+        <h2 className="mt-6 text-base lg:text-[15px]">All of it as one archive</h2>
+        <p className="mt-1 max-w-4xl">
+          Maps with their history, drills, classes, people with what hurts them, the record. Another house
+          takes the gym in from it. Nobody reads a password in it; health notes stand in it, so keep it as you
+          would keep those.
+        </p>
+        <p className="mt-1">
+          <a className="word" href="/api/gyms/mine/archive" download>
+            Take the gym out
+          </a>
+        </p>
         <details className="mt-6">
           <summary className="font-semibold">What each role may do</summary>
           <table className="mt-2 w-full border-collapse">

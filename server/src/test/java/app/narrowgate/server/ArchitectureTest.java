@@ -55,10 +55,12 @@ class ArchitectureTest {
         MAY_KNOW.put("problem", Set.of());
         MAY_KNOW.put("limit", Set.of());
         MAY_KNOW.put("config", Set.of("limit", "problem"));
+        MAY_KNOW.put("metrics", Set.of("config"));
         MAY_KNOW.put("door", Set.of());
         MAY_KNOW.put("gym", Set.of());
         MAY_KNOW.put("audit", Set.of("door"));
         MAY_KNOW.put("download", Set.of());
+        MAY_KNOW.put("backup", Set.of("account", "audit", "gym", "download", "door", "limit", "problem"));
         MAY_KNOW.put("mail", Set.of("door"));
         MAY_KNOW.put("account", Set.of("audit", "gym", "door", "limit", "problem"));
         MAY_KNOW.put("member", Set.of("account", "audit", "mail", "gym", "door", "problem"));

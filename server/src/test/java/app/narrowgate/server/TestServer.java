@@ -78,6 +78,11 @@ public final class TestServer implements AutoCloseable {
         return DriverManager.getConnection(HOST + database, USER, PASSWORD);
     }
 
+    /** Where its database is. */
+    public String databaseUrl() {
+        return HOST + database;
+    }
+
     /** A part of the running application. */
     public <T> T bean(Class<T> type) {
         return context.getBean(type);

@@ -35,7 +35,7 @@ public enum Right implements Coded {
     SHARE("make links for people without a sign-in, share maps with students", OWNER, INSTRUCTOR),
     MANAGE_MEMBERS("invite people, give roles, end their sessions, put them out", OWNER),
     READ_AUDIT("read who did what when", OWNER),
-    MANAGE_GYM("name the gym, delete everything about a person", OWNER);
+    MANAGE_GYM("name the gym, take all of it out as an archive, delete everything about a person", OWNER);
 
     private final String title;
     private final Set<Role> roles;

@@ -24,7 +24,10 @@ public enum Deed implements Coded {
     REMOVE_PERSON("took somebody off the roster"),
     READ_HEALTH("read what hurts"),
     WRITE_HEALTH("wrote down what hurts"),
-    TAKE_OUT_PERSON("took out everything about");
+    TAKE_OUT_PERSON("took out everything about"),
+    TAKE_OUT_GYM("took out the whole gym as an archive"),
+    PUT_IN("put the gym into this house"),
+    RESTORE("restored the house");
 
     private final String title;
 

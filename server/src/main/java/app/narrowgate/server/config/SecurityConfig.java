@@ -42,7 +42,7 @@ class SecurityConfig {
             CsrfTokenRepository tokens) throws Exception {
         return http
                 .authorizeHttpRequests(requests -> requests
-                        .requestMatchers("/api/session", "/actuator/health").permitAll()
+                        .requestMatchers("/api/session", "/actuator/health", "/actuator/health/*").permitAll()
                         .requestMatchers(HttpMethod.POST, COMING_IN).permitAll()
                         .requestMatchers("/api/**", "/actuator/**").authenticated()
                         .requestMatchers(HttpMethod.GET, "/**").permitAll()

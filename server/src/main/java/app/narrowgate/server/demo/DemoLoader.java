@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -19,7 +20,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Gives the house every part of the demo gym that it has not been given yet, in order. */
+/** Gives the demo gym of the house every part that it has not been given yet, in order; a house of other gyms is left alone. */
 @Component
 @ConditionalOnProperty(name = "narrowgate.demo", havingValue = "true")
 class DemoLoader implements ApplicationRunner {
@@ -46,16 +47,21 @@ class DemoLoader implements ApplicationRunner {
     @Override
     public void run(ApplicationArguments arguments) {
         DemoGym demo = json.readValue(resource("demo/gym.json"), DemoGym.class);
-        UUID gym = gyms.all().stream().findFirst().orElseGet(() -> gyms.open(demo.gym())).id();
-        GymScope.of(gym).run(() -> load(demo));
+        Optional<UUID> begun = mapper.gym();
+        if (begun.isEmpty() && !gyms.all().isEmpty()) {
+            LOG.info("This house has gyms of its own, so that no demo gym is added to it");
+            return;
+        }
+        UUID gym = begun.orElseGet(() -> gyms.open(demo.gym()).id());
+        GymScope.of(gym).run(() -> load(demo, gym));
     }
 
-    private void load(DemoGym gym) {
+    private void load(DemoGym gym, UUID id) {
         for (DemoPart part : parts) {
             if (!mapper.isLoaded(part.name())) {
                 transactions.executeWithoutResult(status -> {
                     part.load(gym);
-                    mapper.loaded(part.name(), clock.instant().truncatedTo(ChronoUnit.MICROS));
+                    mapper.loaded(part.name(), clock.instant().truncatedTo(ChronoUnit.MICROS), id);
                 });
                 LOG.info("Loaded the demo gym's {}: {}, {}", part.name(), gym.gym(), gym.town());
             }

@@ -25,7 +25,9 @@ public enum Limit {
     /** Runs of everybody at once. */
     RUNS_AT_ONCE,
     /** Screens that follow classes at once. */
-    SCREENS_AT_ONCE;
+    SCREENS_AT_ONCE,
+    /** Archives of whole gyms being written at once. */
+    ARCHIVES_AT_ONCE;
 
     /** Its name in the metrics. */
     String tag() {

@@ -57,8 +57,18 @@ class DemoLoaderTest {
         database.update("delete from demo_part where name = 'questions'");
         startAgain();
         assertThat(count("question")).isEqualTo(questions).isPositive();
-        database.update("delete from demo_part");
-        startAgain();
-        assertThat(count("question")).as("what is there is not given twice").isEqualTo(questions);
+    }
+
+    /** As where a real house is started without saying that it wants no demo. */
+    @Test
+    void aHouseOfOtherGymsIsLeftAlone() {
+        try (TestServer own = TestServer.start()) {
+            JdbcTemplate database = own.bean(JdbcTemplate.class);
+            database.update("delete from demo_part");
+            GymScope.HOUSE.run(() -> database.update("delete from question"));
+            own.bean(DemoLoader.class).run(new DefaultApplicationArguments());
+            assertThat(database.queryForObject("select count(*) from demo_part", Integer.class)).isZero();
+            assertThat(GymScope.HOUSE.get(() -> database.queryForObject("select count(*) from question", Integer.class))).isZero();
+        }
     }
 }
