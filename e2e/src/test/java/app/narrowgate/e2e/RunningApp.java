@@ -24,6 +24,7 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 
 /** The packaged jar, running on a database of its own with the demo gym in it. */
@@ -176,6 +177,19 @@ final class RunningApp implements AutoCloseable {
 
     String address() {
         return address;
+    }
+
+    /** Writes all that it keeps into an archive, and gives what the command ended with. */
+    int backUp(Path archive) {
+        ProcessBuilder command = new ProcessBuilder(Unpacked.JAVA, "-cp", Unpacked.JAR.toString(), "app.narrowgate.server.backup.BackupCommand", "backup",
+                archive.toString()).inheritIO();
+        command.environment().putAll(Map.of("NARROWGATE_DB_URL", cluster.url() + database, "NARROWGATE_DB_USER", cluster.user(),
+                "NARROWGATE_DB_PASSWORD", cluster.password()));
+        try {
+            return command.start().onExit().join().exitValue();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** Processor time that the server has used since it was started. */
