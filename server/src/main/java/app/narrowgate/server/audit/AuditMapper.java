@@ -27,7 +27,8 @@ interface AuditMapper {
     List<Told> about(UUID account);
 
     @Select("""
-            select n.id, n.at, case when n.actor = '00000000-0000-0000-0000-000000000000' then 'Whoever runs the house' else a.display_name end as actor, n.deed, n.subject as subject_id, coalesce(s.display_name, p.name) as subject, n.detail
+            select n.id, n.at, n.deed, n.subject as subject_id, coalesce(s.display_name, p.name) as subject, n.detail,
+                case when n.actor = '00000000-0000-0000-0000-000000000000' then 'Whoever runs the house' else a.display_name end as actor
             from audit n
             left join account a on a.id = n.actor and a.forgotten_at is null
             left join account s on s.id = n.subject and s.forgotten_at is null

@@ -194,9 +194,8 @@ public final class BackupCommand {
             out.println("“%s” is in this house now.".formatted(done.gym().name()));
             done.renamed().forEach((before, now) -> out.println(
                     "“%s” was taken; whoever signed in by it signs in as “%s” from now on, with the same password.".formatted(before, now)));
-            done.tokens().forEach((name, token) -> out.println(
-                    "There are no passwords in the archive. The owner %s chooses one by  /come-in#%s  at this house's address, once, within seven days.".formatted(
-                            name, token)));
+            done.tokens().forEach((name, token) -> out.println(("There are no passwords in the archive. The owner %s chooses one by  /come-in#%s  at this "
+                    + "house's address, once, within seven days.").formatted(name, token)));
         }
     }
 }

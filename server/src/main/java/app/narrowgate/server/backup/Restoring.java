@@ -65,8 +65,8 @@ final class Restoring {
             throw new RefusedException("The archive is damaged at %s: “%s” is no version of the tables.".formatted(Manifest.FILE, manifest.schema()));
         }
         if (version.isNewerThan(place.newest())) {
-            throw new RefusedException("The archive was written by a later Narrow Gate (its tables are of version %s, this one knows %s). Update this one first."
-                    .formatted(manifest.schema(), place.newest()));
+            throw new RefusedException(("The archive was written by a later Narrow Gate (its tables are of version %s, this one knows %s). "
+                    + "Update this one first.").formatted(manifest.schema(), place.newest()));
         }
     }
 

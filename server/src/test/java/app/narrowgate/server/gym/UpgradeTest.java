@@ -67,7 +67,8 @@ class UpgradeTest {
         data.put("1", """
                 insert into account values ('{account}', 'oak', 'Oak', 'x', '2026-01-01');
                 insert into map values ('{map}', 'Old', 2, '2026-01-01');
-                insert into map_revision values ('{map}', 1, 'edit', null, '{account}', '2026-01-01', 'Began'), ('{map}', 2, 'undo', 1, '{account}', '2026-01-02', 'Back');
+                insert into map_revision values ('{map}', 1, 'edit', null, '{account}', '2026-01-01', 'Began');
+                insert into map_revision values ('{map}', 2, 'undo', 1, '{account}', '2026-01-02', 'Back');
                 insert into map_part values ('{map}', 'situations', 'mount', 1, 2, 0, '{"name": "Mount"}'), ('{map}', 'situations', 'mount', 2, null, 0, '{}');
                 insert into spring_session values ('1', '2', 1, 1, 1, 1, 'oak');
                 insert into spring_session_attributes values ('1', 'x', '\\x00');""");
@@ -92,7 +93,9 @@ class UpgradeTest {
         data.put("13", """
                 insert into shared_link (id, token_hash, map_id, place, title, read, late, stances, made_by, made_at, expires_at)
                     values ('{link}', 'h', '{map}', 'mount', 'Mount', 1, 0, '', '{account}', '2026-01-09', '2026-02-09');""");
-        data.put("14", "insert into lesson (id, map_id, version, day, body, author, at) values ('{lesson}', '{map}', 1, '2026-01-10', '{}', '{account}', '2026-01-10');");
+        data.put("14", """
+                insert into lesson (id, map_id, version, day, body, author, at)
+                    values ('{lesson}', '{map}', 1, '2026-01-10', '{}', '{account}', '2026-01-10');""");
         data.put("15", """
                 insert into mat (lesson_id, map_id, version, body, at) values ('{lesson}', '{map}', 1, '{}', '2026-01-10');
                 insert into mat_link (id, lesson_id, kind, token_hash, made_by, made_at, expires_at)
