@@ -63,8 +63,9 @@ export function Kept({
         <p role="status">
           <strong>
             {name(pair.bottom)}, {place}, {endedInWords(ending)}.
-          </strong>{" "}
-          <span className="text-quiet">
+          </strong>
+          {/* On a line of its own: what is below stays where a finger is about to be. */}
+          <span className="block text-quiet">
             {gone ? "Taken out again." : waits ? "Kept on this device." : "Kept."}
           </span>
         </p>
@@ -78,21 +79,8 @@ export function Kept({
           </button>
         )}
       </div>
-      {twin && !gone && (
-        <p
-          role="status"
-          className="mt-2 border-l-[9px] border-signal py-1 pl-3 outline-1 -outline-offset-1 outline-rule"
-        >
-          These two were logged from here {whenInWords(twin.at)} as well, {endedInWords(twin.ending)}. If it
-          is the same round,{" "}
-          <button type="button" className="word" onClick={undo}>
-            take this one out
-          </button>
-          .
-        </p>
-      )}
-      {/* What it says comes a moment later; its room is there before. */}
-      <div className="flex min-h-[84px] items-start gap-4 border-b-[3px] border-ink py-3">
+      {/* What it says comes a moment later; its room is there before, with three lines of words on a phone. */}
+      <div className="flex min-h-[124px] items-start gap-4 border-b-[3px] border-ink py-3 lg:min-h-[84px]">
         {learned && !waits && (
           <>
             <span
@@ -132,6 +120,19 @@ export function Kept({
             Log {name(next.bottom)} and {name(next.top)}
           </button>
         </div>
+      )}
+      {twin && !gone && (
+        <p
+          role="status"
+          className="mt-2 border-l-[9px] border-signal py-1 pl-3 outline-1 -outline-offset-1 outline-rule"
+        >
+          These two were logged from here {whenInWords(twin.at)} as well, {endedInWords(twin.ending)}. If it
+          is the same round,{" "}
+          <button type="button" className="word" onClick={undo}>
+            take this one out
+          </button>
+          .
+        </p>
       )}
       <div className="grid grid-cols-2 gap-2 pb-2">
         <button
