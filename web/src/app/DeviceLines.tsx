@@ -8,36 +8,44 @@ import { useWaitingWords, WaitingPanel } from "./WaitingPanel";
 /** While the network is away it is tried so often, in milliseconds, whether it is back. */
 const TRY_EVERY = 5_000;
 
-const LINE = "no-print border-b-2 border-ink px-5 py-1";
+const LINE = "px-4 py-1";
 
-/** What there is to say of the device itself: from when everything is while the network is away, what waits, what is newer. */
-export function DeviceLines() {
+/**
+ * What there is to say of the device itself: from when everything is while the network is away, what waits, what is newer. It comes and goes by
+ * itself, so it lies over the end of the page: in the page, all below it would move from under a finger.
+ */
+export function DeviceLines({ place }: { place: string }) {
   const asOf = useSyncExternalStore(onAsOf, shownAsOf);
   const isNewer = useSyncExternalStore(onNewer, newer);
   const waiting = useWaitingWords();
   useComesBack(asOf !== undefined);
+  if (asOf === undefined && !waiting && !isNewer) return null;
   return (
     <>
-      {(asOf !== undefined || waiting) && (
-        <div role="status" className={LINE}>
-          {asOf !== undefined && (
-            <>
-              <strong>No network.</strong> What you see is as it was {whenInWords(asOf)}.{" "}
-            </>
-          )}
-          {waiting}
-          {waiting && <WaitingPanel />}
-        </div>
-      )}
-      {isNewer && (
-        <p role="status" className={LINE}>
-          A newer Narrow Gate is here.{" "}
-          <button type="button" className="word" onClick={takeNewer}>
-            Take it now
-          </button>{" "}
-          <span className="text-quiet">What you typed stays.</span>
-        </p>
-      )}
+      {/* The end of the page can be scrolled out from under it. */}
+      <div aria-hidden="true" className="no-print h-16" />
+      <div className={`no-print fixed z-20 divide-y-2 divide-ink border-ink bg-ground ${place}`}>
+        {(asOf !== undefined || waiting) && (
+          <div role="status" className={LINE}>
+            {asOf !== undefined && (
+              <>
+                <strong>No network.</strong> What you see is as it was {whenInWords(asOf)}.{" "}
+              </>
+            )}
+            {waiting}
+            {waiting && <WaitingPanel />}
+          </div>
+        )}
+        {isNewer && (
+          <p role="status" className={LINE}>
+            A newer Narrow Gate is here.{" "}
+            <button type="button" className="word" onClick={takeNewer}>
+              Take it now
+            </button>{" "}
+            <span className="text-quiet">What you typed stays.</span>
+          </p>
+        )}
+      </div>
     </>
   );
 }

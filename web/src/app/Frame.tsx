@@ -116,7 +116,6 @@ export function Frame({
           linkClassName="flex min-h-11 items-center text-quiet no-underline hover:underline aria-[current]:font-bold aria-[current]:text-ink lg:min-h-7"
         />
       )}
-      <DeviceLines />
       {away && (
         <p role="status" className="no-print border-b-2 border-ink px-5 py-2">
           <strong>This map has been put away.</strong> Nothing about it is changed until it is{" "}
@@ -135,6 +134,13 @@ export function Frame({
       >
         {children}
       </div>
+      <DeviceLines
+        place={
+          wide
+            ? "right-5 bottom-4 max-w-xl border-2"
+            : `inset-x-0 border-y-2 ${box ? "bottom-28" : "bottom-14"}`
+        }
+      />
       {!wide && (
         <div className="no-print fixed inset-x-0 bottom-0 z-20 pb-[env(safe-area-inset-bottom)]">
           {box}

@@ -52,7 +52,7 @@ export function UndoLine({ mapId }: { mapId: string }) {
   return (
     <div
       role="status"
-      className="no-print fixed bottom-28 left-4 z-20 max-w-[calc(100vw-2rem)] mid:bottom-4 mid:left-5"
+      className="no-print fixed bottom-44 left-4 z-20 max-w-[calc(100vw-2rem)] mid:bottom-4 mid:left-5"
     >
       {shown && (
         // What is under the hand does not go away from it.

@@ -63,7 +63,7 @@ export function Kept({
         <p role="status">
           <strong>
             {name(pair.bottom)}, {place}, {endedInWords(ending)}.
-          </strong>
+          </strong>{" "}
           {/* On a line of its own: what is below stays where a finger is about to be. */}
           <span className="block text-quiet">
             {gone ? "Taken out again." : waits ? "Kept on this device." : "Kept."}
