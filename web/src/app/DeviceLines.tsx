@@ -23,7 +23,7 @@ export function DeviceLines({ place }: { place: string }) {
   return (
     <>
       {/* The end of the page can be scrolled out from under it. */}
-      <div aria-hidden="true" className="no-print h-16" />
+      <div aria-hidden="true" className="no-print h-24" />
       <div className={`no-print fixed z-20 divide-y-2 divide-ink border-ink bg-ground ${place}`}>
         {(asOf !== undefined || waiting) && (
           <div role="status" className={LINE}>
