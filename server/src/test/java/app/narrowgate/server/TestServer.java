@@ -30,10 +30,13 @@ public final class TestServer implements AutoCloseable {
     private static String begun;
 
     private final String database;
+    /** False for one more node on the database of another. */
+    private final boolean own;
     private final ConfigurableApplicationContext context;
 
-    private TestServer(String database, String... more) {
+    private TestServer(String database, boolean own, String... more) {
         this.database = database;
+        this.own = own;
         context = new SpringApplicationBuilder(NarrowGateApplication.class).run(Stream.concat(Stream.of(more), Stream.of(
                 "--server.port=0", "--narrowgate.demo=true", "--narrowgate.house-code=" + HOUSE_CODE, "--spring.datasource.url=" + HOST + database,
                 "--spring.datasource.username=" + USER, "--spring.datasource.password=" + PASSWORD,
@@ -46,12 +49,17 @@ public final class TestServer implements AutoCloseable {
             String name = freshName();
             sql("create database " + name);
             sql(name, GRANT_TO_WORKER);
-            new TestServer(name).context.close();
+            new TestServer(name, true).context.close();
             begun = name;
         }
         String name = freshName();
         sql("create database " + name + " template " + begun);
-        return new TestServer(name, more);
+        return new TestServer(name, true, more);
+    }
+
+    /** One more node of the same house. */
+    public TestServer beside() {
+        return new TestServer(database, false);
     }
 
     private static String freshName() {
@@ -91,7 +99,9 @@ public final class TestServer implements AutoCloseable {
     @Override
     public void close() {
         context.close();
-        sql("drop database " + database + " with (force)");
+        if (own) {
+            sql("drop database " + database + " with (force)");
+        }
     }
 
     private static void sql(String statement) {

@@ -32,7 +32,7 @@ final class Run {
     record Key(UUID owner, UUID map, int revision, Object question) {
     }
 
-    final UUID id = UUID.randomUUID();
+    final UUID id;
     final Key key;
     final String kind;
     private final CountDownLatch over = new CountDownLatch(1);
@@ -44,8 +44,15 @@ final class Run {
     private boolean stop;
     private Thread worker;
     private Instant lastAsked;
+    private boolean shared;
 
     Run(Key key, String kind, Instant now) {
+        this(UUID.randomUUID(), key, kind, now);
+    }
+
+    /** One that goes by an id already. */
+    Run(UUID id, Key key, String kind, Instant now) {
+        this.id = id;
         this.key = key;
         this.kind = kind;
         this.lastAsked = now;
@@ -53,7 +60,21 @@ final class Run {
 
     /** Somebody still waits. */
     synchronized void asked(Instant now) {
-        lastAsked = now;
+        lastAsked = now.isAfter(lastAsked) ? now : lastAsked;
+    }
+
+    /** From now on other nodes know of it. */
+    synchronized void share() {
+        shared = true;
+    }
+
+    synchronized boolean isShared() {
+        return shared;
+    }
+
+    /** What came out; nothing before it is done. */
+    synchronized RunResult result() {
+        return Optional.ofNullable(result).orElse(RunResult.NONE);
     }
 
     /** Whoever computes it is interrupted and hears of it at once. */
@@ -129,7 +150,7 @@ final class Run {
     }
 
     synchronized RunView view() {
-        RunResult came = Optional.ofNullable(result).orElse(RunResult.NONE);
+        RunResult came = result();
         return new RunView(id, kind, state.name().toLowerCase(java.util.Locale.ROOT), done, of, failure, came.simulation(),
                 came.gates(), came.cut(), came.findings(), came.comparison());
     }

@@ -52,17 +52,19 @@ class RunController {
     private final Pairs pairs;
     private final Reviews reviews;
     private final RunRegistry registry;
+    private final SharedRuns shared;
     private final RunWorker worker;
     private final Clock clock;
 
     RunController(MapStore maps, SolvedMaps solved, AnswerStore answers, Pairs pairs, Reviews reviews, RunRegistry registry,
-            RunWorker worker, Clock clock) {
+            SharedRuns shared, RunWorker worker, Clock clock) {
         this.maps = maps;
         this.solved = solved;
         this.answers = answers;
         this.pairs = pairs;
         this.reviews = reviews;
         this.registry = registry;
+        this.shared = shared;
         this.worker = worker;
         this.clock = clock;
     }
@@ -75,7 +77,8 @@ class RunController {
             @AuthenticationPrincipal SignedIn who) {
         RunRequest request = asked.about(pairs.put(asked.question()));
         StoredMap map = maps.head(mapId);
-        Setting setting = request.question().toSetting(map.index());
+        // What cannot be set is told at once.
+        request.question().toSetting(map.index());
         if (request.kind().equals("cut") && request.threshold() == null) {
             throw new RefusedException("A cut needs a threshold from 0 to 1.");
         }
@@ -83,30 +86,66 @@ class RunController {
         // The other map as it is now, too: a comparison with what it was then is another run.
         Run.Key key = new Run.Key(who.id(), mapId, map.revision(),
                 List.of(request, before.map(StoredMap::revision).orElse(0)));
-        Run run = registry.same(key).orElseGet(() -> {
-            Run begun = registry.keep(who.id(), () -> new Run(key, request.kind(), clock.instant()));
-            worker.work(begun, progress -> compute(map, before, setting, request, progress));
-            return begun;
-        });
+        Optional<Run> here = registry.same(key);
+        Optional<RunRow> elsewhere = here.isPresent() ? Optional.empty() : shared.same(key);
+        if (elsewhere.isPresent()) {
+            shared.asked(elsewhere.get());
+            return dismissing(shared.view(elsewhere.get()), mapId);
+        }
+        Run run = here.orElseGet(() -> begin(new Run(key, request.kind(), clock.instant()), map, before, request));
         run.asked(clock.instant());
         run.await(AT_ONCE);
-        return view(run, mapId);
+        if (!run.state().isOver() && !run.isShared()) {
+            shared.keep(run, request, before.map(StoredMap::revision).orElse(null));
+        }
+        return dismissing(run.view(), mapId);
+    }
+
+    private Run begin(Run run, StoredMap map, Optional<StoredMap> before, RunRequest request) {
+        Setting setting = request.question().toSetting(map.index());
+        Run begun = registry.keep(run.key.owner(), shared.goingElsewhere(run.key.owner()), () -> run);
+        worker.work(begun, progress -> compute(map, before, setting, request, progress));
+        return begun;
     }
 
     @GetMapping("/{run}")
     @Operation(operationId = "run", summary = "How far a long computation is, and its result once it is done")
     RunView run(@PathVariable UUID mapId, @PathVariable UUID run, @AuthenticationPrincipal SignedIn who) {
-        Run found = registry.find(run, mapId, who.id());
-        found.asked(clock.instant());
-        return view(found, mapId);
+        // One that stops here because another node took it goes on there.
+        Optional<Run> here = registry.find(run, mapId, who.id()).filter(one -> !(one.isShared() && one.isStopping()));
+        if (here.isPresent()) {
+            here.get().asked(clock.instant());
+            return dismissing(here.get().view(), mapId);
+        }
+        RunRow row = shared.find(run, mapId, who.id());
+        if (shared.adopt(row)) {
+            return dismissing(adopted(row).view(), mapId);
+        }
+        shared.asked(row);
+        return dismissing(shared.view(row), mapId);
+    }
+
+    /** From the beginning, on the maps as they were. */
+    private Run adopted(RunRow row) {
+        RunRequest request = shared.request(row);
+        Optional<StoredMap> before = Optional.ofNullable(row.beforeRevision()).map(revision -> maps.at(request.before(), revision));
+        Run run = new Run(row.id(), new Run.Key(row.owner(), row.mapId(), row.revision(), List.of(request, before.map(StoredMap::revision).orElse(0))),
+                row.kind(), clock.instant());
+        run.share();
+        return begin(run, maps.at(row.mapId(), row.revision()), before, request);
     }
 
     @DeleteMapping("/{run}")
     @Operation(operationId = "stopRun", summary = "Stop a long computation")
     RunView stop(@PathVariable UUID mapId, @PathVariable UUID run, @AuthenticationPrincipal SignedIn who) {
-        Run found = registry.find(run, mapId, who.id());
-        found.stop();
-        return view(found, mapId);
+        Optional<Run> here = registry.find(run, mapId, who.id());
+        if (here.isPresent()) {
+            here.get().stop();
+            return dismissing(here.get().view(), mapId);
+        }
+        RunRow row = shared.find(run, mapId, who.id());
+        shared.stop(row.id());
+        return dismissing(shared.view(row), mapId);
     }
 
     @PreDestroy
@@ -115,8 +154,7 @@ class RunController {
     }
 
     /** Only now: somebody may have dismissed a finding while it was computed. */
-    private RunView view(Run run, UUID mapId) {
-        RunView view = run.view();
+    private RunView dismissing(RunView view, UUID mapId) {
         return view.findings() == null ? view : view.withFindings(reviews.dismissed(mapId, view.findings()));
     }
 

@@ -3,7 +3,6 @@ package app.narrowgate.server.run;
 import app.narrowgate.server.limit.Limit;
 import app.narrowgate.server.limit.Limits;
 import app.narrowgate.server.problem.BusyException;
-import app.narrowgate.server.problem.NotFoundException;
 import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -38,10 +37,11 @@ class RunRegistry {
     /**
      * Keeps a new run.
      *
+     * @param elsewhere how many of the owner's go on on other nodes
      * @throws BusyException when {@code owner} has too many already, or everybody together
      */
-    synchronized Run keep(UUID owner, Supplier<Run> begin) {
-        long own = runs.values().stream().filter(run -> run.key.owner().equals(owner) && !run.state().isOver()).count();
+    synchronized Run keep(UUID owner, int elsewhere, Supplier<Run> begin) {
+        long own = elsewhere + runs.values().stream().filter(run -> run.key.owner().equals(owner) && !run.state().isOver()).count();
         if (own >= MOST_OF_A_PERSON) {
             limits.met(Limit.RUNS_OF_A_PERSON);
             throw new BusyException("You have %d computations going already. Stop one, or wait for one to end."
@@ -59,17 +59,9 @@ class RunRegistry {
         return run;
     }
 
-    /**
-     * Somebody's run about a map.
-     *
-     * @throws NotFoundException when they have none of that id
-     */
-    synchronized Run find(UUID id, UUID map, UUID owner) {
-        Run run = runs.get(id);
-        if (run == null || !run.key.owner().equals(owner) || !run.key.map().equals(map)) {
-            throw new NotFoundException("There is no such computation of yours; it may be long over.");
-        }
-        return run;
+    /** Somebody's run about a map, where this node computes or computed it. */
+    synchronized Optional<Run> find(UUID id, UUID map, UUID owner) {
+        return Optional.ofNullable(runs.get(id)).filter(run -> run.key.owner().equals(owner) && run.key.map().equals(map));
     }
 
     synchronized void stopAll() {

@@ -28,10 +28,21 @@ import org.springframework.stereotype.Component;
 class RunWorker {
 
     private static final Logger LOG = LoggerFactory.getLogger(RunWorker.class);
-    private static final int AT_ONCE = 2;
+    static final int AT_ONCE = 2;
     private static final long LOOK_EVERY_MS = 1000;
 
+    /** Who is told how far runs are. */
+    interface Told {
+
+        /** How far it is, or what came of it; hears in return whether it is wanted. */
+        void tell(Run run);
+
+        /** Now and then. */
+        void tidy();
+    }
+
     private final Clock clock;
+    private final Told told;
     private final AtomicInteger threads = new AtomicInteger();
     private final ExecutorService pool = Executors.newFixedThreadPool(AT_ONCE, task -> {
         Thread thread = new Thread(task, "run-" + threads.incrementAndGet());
@@ -45,24 +56,40 @@ class RunWorker {
         return thread;
     });
 
-    RunWorker(Clock clock) {
+    RunWorker(Clock clock, Told told) {
         this.clock = clock;
+        this.told = told;
         watch.scheduleWithFixedDelay(this::look, LOOK_EVERY_MS, LOOK_EVERY_MS, TimeUnit.MILLISECONDS);
     }
 
-    /** Stops what nobody wants any more. */
+    /** Tells how far each is, and stops what nobody wants any more. */
     void look() {
+        try {
+            going.forEach(this::tell);
+            told.tidy();
+        } catch (RuntimeException e) {
+            LOG.warn("Other nodes are not told how far runs are: {}", e.getMessage());
+        }
         going.stream().filter(run -> !run.isWanted(clock.instant())).forEach(Run::stop);
+    }
+
+    /** One that is over is told until it was heard. */
+    private void tell(Run run) {
+        boolean over = run.state().isOver();
+        told.tell(run);
+        if (over) {
+            going.remove(run);
+        }
     }
 
     /** Computes {@code run} when its turn comes. */
     void work(Run run, Function<Progress, RunResult> compute) {
+        going.add(run);
         pool.execute(GymScope.carried(() -> execute(run, compute)));
     }
 
     private void execute(Run run, Function<Progress, RunResult> compute) {
         Progress progress = run.progress(clock::instant);
-        going.add(run);
         run.begin();
         try {
             progress.at(0, 0);
@@ -76,8 +103,12 @@ class RunWorker {
             LOG.error("Run {} of kind {} failed, {}", run.id, run.kind, incident, e);
             run.end(Run.State.FAILED, "Something went wrong on the server (%s). Try again.".formatted(incident));
         } finally {
-            going.remove(run);
             run.leave();
+            try {
+                tell(run);
+            } catch (RuntimeException e) {
+                LOG.warn("Other nodes are not told yet that run {} is over: {}", run.id, e.getMessage());
+            }
         }
     }
 

@@ -121,6 +121,9 @@ class UpgradeTest {
                 insert into record_import (id, map_id, author, at, file, events) values ('{import}', '{map}', '{account}', '2026-01-14', 'x.csv', 1);
                 insert into record_event (id, map_id, kind, at, kept_at, author, person, import)
                     values ('{attendance}', '{map}', 'attendance', '2026-01-14', '2026-01-14', '{account}', '{person}', '{import}');""");
+        data.put("22", """
+                insert into run (id, map_id, owner, about, kind, request, revision, state, done, of, asked_at, node, heard_at)
+                    values ('{run}', '{map}', '{account}', 'x', 'gates', '{}', 1, 'running', 0, 0, '2026-01-15', '{node}', '2026-01-15');""");
         return data;
     }
 

@@ -7,7 +7,6 @@ import app.narrowgate.core.progress.StoppedException;
 import app.narrowgate.core.progress.Stopping;
 import app.narrowgate.server.limit.Limits;
 import app.narrowgate.server.problem.BusyException;
-import app.narrowgate.server.problem.NotFoundException;
 import io.micrometer.core.instrument.simple.SimpleMeterRegistry;
 import java.time.Clock;
 import java.time.Duration;
@@ -40,6 +39,16 @@ class RunTest {
         @Override
         public Clock withZone(java.time.ZoneId zone) {
             return this;
+        }
+    }, new RunWorker.Told() {
+        @Override
+        public void tell(Run run) {
+            // Nobody else is there.
+        }
+
+        @Override
+        public void tidy() {
+            // Nothing is kept.
         }
     });
 
@@ -165,24 +174,24 @@ class RunTest {
         UUID one = UUID.randomUUID();
         Run first = null;
         for (int i = 0; i < RunRegistry.MOST_OF_A_PERSON; i++) {
-            first = registry.keep(one, () -> new Run(new Run.Key(one, UUID.randomUUID(), 1, "all"), "review", NOON));
+            first = registry.keep(one, 0, () -> new Run(new Run.Key(one, UUID.randomUUID(), 1, "all"), "review", NOON));
         }
-        assertThatThrownBy(() -> registry.keep(one, RunTest::run)).isInstanceOf(BusyException.class)
+        assertThatThrownBy(() -> registry.keep(one, 0, RunTest::run)).isInstanceOf(BusyException.class)
                 .hasMessageContaining("You have 6 computations");
         assertThat(meters.get("narrowgate.limit.met").tag("limit", "runs-of-a-person").counter().count()).isEqualTo(1);
-        assertThat(registry.keep(UUID.randomUUID(), RunTest::run)).as("somebody else").isNotNull();
+        assertThat(registry.keep(UUID.randomUUID(), 0, RunTest::run)).as("somebody else").isNotNull();
+        assertThatThrownBy(() -> registry.keep(UUID.randomUUID(), RunRegistry.MOST_OF_A_PERSON, RunTest::run)).as("all of them on other nodes")
+                .isInstanceOf(BusyException.class);
         first.end(Run.State.DONE, null);
-        assertThat(registry.keep(one, RunTest::run)).as("one is over").isNotNull();
+        assertThat(registry.keep(one, 0, RunTest::run)).as("one is over").isNotNull();
     }
 
     @Test
     void aRunBelongsToItsMapAndItsOwner() {
         RunRegistry registry = new RunRegistry(new Limits(new SimpleMeterRegistry()));
-        Run run = registry.keep(UUID.randomUUID(), RunTest::run);
-        assertThat(registry.find(run.id, run.key.map(), run.key.owner())).isSameAs(run);
-        assertThatThrownBy(() -> registry.find(run.id, UUID.randomUUID(), run.key.owner()))
-                .isInstanceOf(NotFoundException.class);
-        assertThatThrownBy(() -> registry.find(run.id, run.key.map(), UUID.randomUUID()))
-                .isInstanceOf(NotFoundException.class);
+        Run run = registry.keep(UUID.randomUUID(), 0, RunTest::run);
+        assertThat(registry.find(run.id, run.key.map(), run.key.owner())).containsSame(run);
+        assertThat(registry.find(run.id, UUID.randomUUID(), run.key.owner())).isEmpty();
+        assertThat(registry.find(run.id, run.key.map(), UUID.randomUUID())).isEmpty();
     }
 }
