@@ -147,14 +147,14 @@ prepare_database() {
   fi
 }
 
-# start_database [extra settings]: on a free port of the loopback address, without a socket file. Sets PG_PORT.
+# start_database [extra settings]: on a free port of the loopback address, from PG_FIRST_PORT on, without a socket file. Sets PG_PORT.
 start_database() {
   local bin
   bin=$(postgres_bin)
   if as_postgres "$bin/pg_ctl" -D "$PG_DATA" status >/dev/null 2>&1; then
     stop_database # left over from a run that was killed
   fi
-  PG_PORT=$(free_port 54620)
+  PG_PORT=$(free_port "${PG_FIRST_PORT:-54620}")
   phase "Starting the database" as_postgres "$bin/pg_ctl" -D "$PG_DATA" -w -t 60 -l "$PG_FOLDER/postgres.log" \
     -o "-c listen_addresses=127.0.0.1 -c port=$PG_PORT -c unix_socket_directories='' ${1:-}" start
 }

@@ -169,6 +169,20 @@ final class RunningApp implements AutoCloseable {
         return new RunningApp(cluster);
     }
 
+    /** The one column of a query, asked behind the server. */
+    List<String> stored(String query) {
+        List<String> values = new ArrayList<>();
+        try (Connection connection = DriverManager.getConnection(cluster.url() + database, cluster.user(), cluster.password());
+                Statement statement = connection.createStatement(); ResultSet rows = statement.executeQuery(query)) {
+            while (rows.next()) {
+                values.add(rows.getString(1));
+            }
+            return values;
+        } catch (SQLException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
     /** Ends the server as a failing machine would: at once, in the middle of whatever it does. */
     void kill() {
         process.destroyForcibly();
@@ -197,7 +211,8 @@ final class RunningApp implements AutoCloseable {
         return process.info().totalCpuDuration().orElseThrow().toNanos() / 1e9;
     }
 
-    private void awaitHealth() {
+    /** Waits until the server says that it takes requests. */
+    void awaitHealth() {
         Instant until = Instant.now().plus(PATIENCE);
         HttpClient http = HttpClient.newHttpClient();
         HttpRequest health = HttpRequest.newBuilder(URI.create(address + "/actuator/health")).build();

@@ -27,8 +27,13 @@ final class Visitor {
         this.address = address;
     }
 
+    /** Nobody whom the server knows. */
+    static Visitor stranger(String address) {
+        return new Visitor(address);
+    }
+
     static Visitor signedIn(String address, String name, String password) {
-        Visitor visitor = new Visitor(address);
+        Visitor visitor = stranger(address);
         visitor.get("/api/session");
         HttpResponse<byte[]> answer = visitor.send("POST", "/api/session",
                 "{\"name\":\"%s\",\"password\":\"%s\"}".formatted(name, password));

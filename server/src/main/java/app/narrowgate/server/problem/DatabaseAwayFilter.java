@@ -5,12 +5,8 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -18,9 +14,6 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 2)
 class DatabaseAwayFilter extends OncePerRequestFilter {
-
-    private static final Logger LOG = LoggerFactory.getLogger(DatabaseAwayFilter.class);
-    private static final String SOON = "5";
 
     private final ProblemWriter problems;
 
@@ -37,10 +30,8 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
             if (!DatabaseAway.is(e) || response.isCommitted()) {
                 throw e;
             }
-            LOG.warn("The database does not answer: {}", e.getMessage());
             response.resetBuffer();
-            response.setHeader(HttpHeaders.RETRY_AFTER, SOON);
-            problems.write(response, HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.TITLE, DatabaseAway.sentence(e));
+            DatabaseAway.tell(e, request, response, problems);
         }
     }
 }

@@ -28,9 +28,12 @@ class ErrorPage implements ErrorController {
     void error(HttpServletRequest request, HttpServletResponse response) throws IOException {
         HttpStatus status = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE) instanceof Integer code
                 ? HttpStatus.resolve(code) : HttpStatus.NOT_FOUND;
-        if (status == null || status.is5xxServerError()) {
+        Throwable why = (Throwable) request.getAttribute(RequestDispatcher.ERROR_EXCEPTION);
+        if (DatabaseAway.is(why)) {
+            DatabaseAway.tell(why, request, response, problems);
+        } else if (status == null || status.is5xxServerError()) {
             UUID incident = UUID.randomUUID();
-            LOG.error("A request failed before it was understood, {}", incident, (Throwable) request.getAttribute(RequestDispatcher.ERROR_EXCEPTION));
+            LOG.error("A request failed before it was understood, {}", incident, why);
             problems.write(response, HttpStatus.INTERNAL_SERVER_ERROR, "Our mistake",
                     "Something went wrong on the server. Try again; if it stays, restart Narrow Gate. In its log this is %s.".formatted(incident));
         } else if (status == HttpStatus.NOT_FOUND) {

@@ -4,6 +4,7 @@ import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.Problems;
 import app.narrowgate.core.check.ProblemsException;
 import app.narrowgate.core.check.RefusedException;
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
@@ -15,10 +16,12 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.http.converter.HttpMessageNotWritableException;
 import org.springframework.validation.FieldError;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.ServletWebRequest;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.HandlerMethodValidationException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
@@ -95,10 +98,28 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler(Exception.class)
-    ProblemDetail broken(Exception e) {
+    ProblemDetail broken(Exception e, HttpServletResponse response) {
+        // Else this came of what deals with the request, before there was an answer.
+        boolean answering = response.containsHeader(HttpHeaders.CONTENT_LENGTH);
+        ProblemWriter.takeBack(response);
+        return broken(e, answering);
+    }
+
+    /** The session is kept when the first of a long answer leaves, so that this is where one hears that the database is away. */
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotWritable(HttpMessageNotWritableException e, HttpHeaders headers, HttpStatusCode status,
+            WebRequest request) {
+        if (request instanceof ServletWebRequest web && web.getResponse() != null) {
+            ProblemWriter.takeBack(web.getResponse());
+        }
+        ProblemDetail problem = broken(e, true);
+        return ResponseEntity.status(problem.getStatus()).body(problem);
+    }
+
+    private static ProblemDetail broken(Exception e, boolean answering) {
         if (DatabaseAway.is(e)) {
-            LOG.warn("The database does not answer: {}", e.getMessage());
-            return problem(HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.TITLE, DatabaseAway.sentence(e));
+            LOG.warn("{}: {}", DatabaseAway.title(e), e.getMessage());
+            return problem(HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.title(e), DatabaseAway.sentence(e, answering));
         }
         UUID incident = UUID.randomUUID();
         LOG.error("A request failed, {}", incident, e);

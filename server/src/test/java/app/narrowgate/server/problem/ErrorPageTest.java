@@ -47,6 +47,27 @@ class ErrorPageTest {
         }
     }
 
+    /** The session is kept when the first of a long answer leaves, and after a short one; by then the request has been dealt with. */
+    @Test
+    void aDatabaseThatGoesAwayWhileTheAnswerLeavesIsNoBug() throws SQLException {
+        try (TestServer server = TestServer.start()) {
+            TestClient client = server.signedIn();
+            String file = "/api/maps/" + client.firstMap() + "/file";
+            String parts = "/api/maps/" + client.firstMap();
+            sql(server, """
+                    create function gone() returns trigger language plpgsql as $$
+                        begin raise exception 'ended by an administrator' using errcode = '57P01'; end $$;
+                    create trigger gone before update on spring_session for each row execute function gone();""");
+            for (String path : List.of(file, parts, "/api/maps")) {
+                TestClient.Answer answer = client.get(path);
+                assertThat(answer.status()).as(path + answer.text()).isEqualTo(503);
+                assertThat(answer.text()).contains("The database does not answer", "Perhaps this was stored");
+            }
+            sql(server, "drop trigger gone on spring_session");
+            assertThat(client.get("/api/maps").status()).as("it goes on").isEqualTo(200);
+        }
+    }
+
     private static void sql(TestServer server, String statement) throws SQLException {
         try (Connection behind = server.behind(); Statement does = behind.createStatement()) {
             does.execute(statement);

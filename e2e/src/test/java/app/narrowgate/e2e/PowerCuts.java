@@ -1,0 +1,360 @@
+package app.narrowgate.e2e;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.http.HttpResponse;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.UUID;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
+
+/**
+ * A house on a database of its own in which four people write without a pause: changes of the map, rounds for the record, presses on the mat, classes.
+ * The server or the database is killed while they do, and afterwards what was acknowledged is counted. What has an id of its own is sent again until
+ * it is acknowledged, as a device does; a change of the map is not, since it may have been stored.
+ */
+final class PowerCuts implements AutoCloseable {
+
+    /** What somebody writes. */
+    enum Kind {
+        EDIT, ROUND, PRESS, CLASS
+    }
+
+    /** What is killed. */
+    enum What {
+        SERVER, DATABASE
+    }
+
+    /**
+     * What came of it, by what was written.
+     *
+     * @param acknowledged how many the server said were stored
+     * @param lost how many of those are not there
+     * @param doubled how many of all that were sent are there twice
+     * @param back how long each cut lasted, from the kill until the server said that it was ready again
+     */
+    record Outcome(Map<Kind, Integer> acknowledged, Map<Kind, Integer> lost, Map<Kind, Integer> doubled, List<Duration> back) {
+    }
+
+    private static final Duration PATIENCE = Duration.ofMinutes(4);
+    private static final int STUMBLES = 100;
+    /** Between one cut and the next, so many of each kind at least, and so many at random. */
+    private static final int BETWEEN = 1;
+    private static final int BETWEEN_AT_RANDOM = 12;
+    private static final int PRESSES_A_CLASS = 150;
+    private static final int PEOPLE = 6;
+
+    private final ThrowAwayDatabase database;
+    private final RunningApp app;
+    private final String map;
+    private final List<String> people;
+    private final Random random;
+    private final List<Thread> writers = new ArrayList<>();
+    private final Map<Kind, List<String>> acknowledged = new EnumMap<>(Kind.class);
+    private final Map<Kind, List<String>> sent = new EnumMap<>(Kind.class);
+    private final List<Duration> back = new ArrayList<>();
+    private boolean down;
+    private boolean over;
+    private Throwable failed;
+
+    /** @param seed of when the cuts come */
+    PowerCuts(long seed) throws IOException {
+        random = new Random(seed);
+        database = ThrowAwayDatabase.onTheDisk();
+        app = RunningApp.on(database.start());
+        Coach coach = new Coach(app.address());
+        map = coach.map();
+        people = coach.people(PEOPLE);
+        for (Kind kind : Kind.values()) {
+            acknowledged.put(kind, new ArrayList<>());
+            sent.put(kind, new ArrayList<>());
+        }
+        write(this::edits);
+        write(this::rounds);
+        write(this::presses);
+        write(this::classes);
+    }
+
+    private void write(Consumer<Coach> writing) {
+        Thread writer = new Thread(() -> {
+            try {
+                writing.accept(new Coach(app.address()));
+            } catch (RuntimeException | AssertionError e) {
+                fail(e);
+            }
+        });
+        writers.add(writer);
+        writer.start();
+    }
+
+    private synchronized void fail(Throwable e) {
+        failed = e;
+        notifyAll();
+    }
+
+    private void edits(Coach coach) {
+        int revision = revision(coach);
+        for (int i = 0; !over(); i++) {
+            String words = "Cut " + i;
+            sent(Kind.EDIT, words);
+            int on = revision;
+            HttpResponse<byte[]> answer = tried(() -> coach.save(on, words));
+            if (answer != null && answer.statusCode() == 200) {
+                acknowledged(Kind.EDIT, words);
+                revision = Coach.revision(answer);
+            } else if (!over()) {
+                revision = revision(coach);
+            }
+        }
+    }
+
+    private int revision(Coach coach) {
+        HttpResponse<byte[]> answer = again(() -> coach.visitor().get(map));
+        return answer == null ? 1 : Coach.revision(answer);
+    }
+
+    private void rounds(Coach coach) {
+        while (!over()) {
+            UUID id = UUID.randomUUID();
+            sent(Kind.ROUND, id.toString());
+            if (again(() -> coach.visitor().send("POST", map + "/record/events", """
+                    {"events":[{"id":"%s","kind":"round","at":"%s","person":"%s","partner":"%s","start":"mount-low","ending":"tap"}]}"""
+                    .formatted(id, Instant.now(), people.get(0), people.get(1)))) != null) {
+                acknowledged(Kind.ROUND, id.toString());
+            }
+        }
+    }
+
+    private void classes(Coach coach) {
+        while (!over()) {
+            UUID id = UUID.randomUUID();
+            sent(Kind.CLASS, id.toString());
+            if (again(() -> lesson(coach, id)) != null) {
+                acknowledged(Kind.CLASS, id.toString());
+            }
+        }
+    }
+
+    private HttpResponse<byte[]> lesson(Coach coach, UUID id) {
+        return coach.visitor().send("POST", map + "/classes", """
+                {"id":"%s","lesson":{"title":"Cut","day":"2032-05-04","starts":"19:30","minutes":60,"family":"mount","read":0.25,"late":0.5,
+                "usual":"step-by-step","here":["%s"],"fixed":[],"out":[],"together":[],"apart":[],"odd":"three","limit":12,"turn":0}}"""
+                .formatted(id, String.join("\",\"", people)));
+    }
+
+    /** A running class whose step is made longer again and again; another one after some time, as a gym has it. */
+    private void presses(Coach coach) {
+        while (!over()) {
+            UUID lesson = UUID.randomUUID();
+            String at = map + "/classes/" + lesson;
+            again(() -> lesson(coach, lesson));
+            again(() -> coach.visitor().send("POST", at + "/mat", ""));
+            for (int i = 0; i < PRESSES_A_CLASS && !over(); i++) {
+                String id = UUID.randomUUID().toString();
+                sent(Kind.PRESS, lesson + " " + id);
+                String press = i == 0 ? "\"deed\":\"start\",\"step\":0" : "\"deed\":\"longer\",\"step\":1,\"seconds\":1";
+                if (again(() -> coach.visitor().send("POST", at + "/mat/presses", "{\"id\":\"%s\",%s,\"ago\":0}".formatted(id, press))) != null) {
+                    acknowledged(Kind.PRESS, lesson + " " + id);
+                }
+            }
+        }
+    }
+
+    /** What is sent until it is acknowledged; null where it is over before that. */
+    private HttpResponse<byte[]> again(Supplier<HttpResponse<byte[]>> sending) {
+        for (int stumble = 0; stumble < STUMBLES; stumble++) {
+            HttpResponse<byte[]> answer = tried(sending);
+            if (answer != null && answer.statusCode() < 300) {
+                return answer;
+            }
+            if (answer != null && answer.statusCode() != 503) {
+                throw new AssertionError("Refused with %d: %s".formatted(answer.statusCode(), Visitor.text(answer)));
+            }
+            if (over()) {
+                return null;
+            }
+        }
+        throw new AssertionError("Not taken in " + STUMBLES + " tries, while nothing was cut");
+    }
+
+    /** What is sent once; null where no answer came. Waits while everything is down. */
+    private HttpResponse<byte[]> tried(Supplier<HttpResponse<byte[]>> sending) {
+        awaitUp();
+        try {
+            return sending.get();
+        } catch (UncheckedIOException gone) {
+            return null;
+        }
+    }
+
+    private synchronized void awaitUp() {
+        while (down && failed == null) {
+            try {
+                wait();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new IllegalStateException(e);
+            }
+        }
+    }
+
+    private synchronized boolean over() {
+        return over || failed != null;
+    }
+
+    private synchronized void sent(Kind kind, String id) {
+        sent.get(kind).add(id);
+    }
+
+    private synchronized void acknowledged(Kind kind, String id) {
+        acknowledged.get(kind).add(id);
+        notifyAll();
+    }
+
+    /** Kills the server or the database in the middle of all that, starts it again, and waits until the server is ready. */
+    void cut(What what) {
+        awaitWrites();
+        Instant at = Instant.now();
+        setDown(true);
+        if (what == What.SERVER) {
+            app.kill();
+            app.startAgain();
+        } else {
+            database.kill();
+            database.start();
+            app.awaitHealth();
+        }
+        back.add(Duration.between(at, Instant.now()));
+        setDown(false);
+    }
+
+    private synchronized void setDown(boolean now) {
+        down = now;
+        notifyAll();
+    }
+
+    private synchronized void awaitWrites() {
+        Map<Kind, Integer> before = new EnumMap<>(Kind.class);
+        acknowledged.forEach((kind, ids) -> before.put(kind, ids.size() + BETWEEN));
+        int all = acknowledged.values().stream().mapToInt(List::size).sum() + BETWEEN * Kind.values().length + random.nextInt(BETWEEN_AT_RANDOM);
+        Instant until = Instant.now().plus(PATIENCE);
+        while (acknowledged.entrySet().stream().anyMatch(one -> one.getValue().size() < before.get(one.getKey()))
+                || acknowledged.values().stream().mapToInt(List::size).sum() < all) {
+            requireGoingOn();
+            if (Instant.now().isAfter(until)) {
+                throw new AssertionError("Nothing was acknowledged any more: " + acknowledged.entrySet().stream()
+                        .map(one -> one.getKey() + " " + one.getValue().size()).toList());
+            }
+            try {
+                wait(1_000);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new IllegalStateException(e);
+            }
+        }
+    }
+
+    private void requireGoingOn() {
+        if (failed != null) {
+            throw new AssertionError("Somebody who writes failed", failed);
+        }
+    }
+
+    /** Ends the writing, and counts. */
+    Outcome outcome() throws InterruptedException {
+        synchronized (this) {
+            over = true;
+        }
+        for (Thread writer : writers) {
+            writer.join(PATIENCE.toMillis());
+        }
+        synchronized (this) {
+            requireGoingOn();
+            Map<Kind, Integer> lost = new EnumMap<>(Kind.class);
+            Map<Kind, Integer> doubled = new EnumMap<>(Kind.class);
+            count(Kind.EDIT, stored("select summary from map_revision"), lost, doubled);
+            count(Kind.ROUND, stored("select id::text from record_event"), lost, doubled);
+            count(Kind.CLASS, stored("select id::text from lesson where version = 1"), lost, doubled);
+            countPresses(lost, doubled);
+            Map<Kind, Integer> counts = new EnumMap<>(Kind.class);
+            acknowledged.forEach((kind, ids) -> counts.put(kind, ids.size()));
+            return new Outcome(counts, lost, doubled, List.copyOf(back));
+        }
+    }
+
+    private Map<String, Integer> stored(String query) {
+        Map<String, Integer> times = new HashMap<>();
+        app.stored(query).forEach(one -> times.merge(one, 1, Integer::sum));
+        return times;
+    }
+
+    private void count(Kind kind, Map<String, Integer> stored, Map<Kind, Integer> lost, Map<Kind, Integer> doubled) {
+        lost.put(kind, (int) acknowledged.get(kind).stream().filter(id -> !stored.containsKey(id)).count());
+        doubled.put(kind, (int) sent.get(kind).stream().filter(id -> stored.getOrDefault(id, 0) > 1).count());
+    }
+
+    /** A class on the mat counts in its version what was pressed: one for being laid out, one for each press. */
+    private void countPresses(Map<Kind, Integer> lost, Map<Kind, Integer> doubled) {
+        Map<String, Integer> version = new HashMap<>();
+        app.stored("select lesson_id || ' ' || version from mat").forEach(one -> version.put(one.split(" ")[0], Integer.parseInt(one.split(" ")[1])));
+        int less = 0;
+        int more = 0;
+        for (String lesson : sent.get(Kind.PRESS).stream().map(one -> one.split(" ")[0]).distinct().toList()) {
+            int counted = version.getOrDefault(lesson, 1) - 1;
+            less += Math.max(0, of(acknowledged.get(Kind.PRESS), lesson) - counted);
+            more += Math.max(0, counted - of(sent.get(Kind.PRESS), lesson));
+        }
+        lost.put(Kind.PRESS, less);
+        doubled.put(Kind.PRESS, more);
+    }
+
+    private static int of(List<String> presses, String lesson) {
+        return (int) presses.stream().filter(one -> one.startsWith(lesson)).count();
+    }
+
+    /** Whether the map can be put together and solved, as far as the server says. */
+    boolean opens() {
+        Visitor visitor = new Coach(app.address()).visitor();
+        return visitor.get(map + "/file").statusCode() == 200 && visitor.get(map + "/odds").statusCode() == 200;
+    }
+
+    @Override
+    public void close() throws IOException {
+        synchronized (this) {
+            over = true;
+            down = false;
+            notifyAll();
+        }
+        app.close();
+        database.close();
+    }
+
+    /** So many cuts in turns of server and database, and what came of it. */
+    public static void main(String[] arguments) throws Exception {
+        int cuts = Integer.parseInt(arguments[0]);
+        try (PowerCuts house = new PowerCuts(Long.parseLong(arguments[1]))) {
+            for (int i = 0; i < cuts; i++) {
+                What what = What.values()[i % What.values().length];
+                house.cut(what);
+                System.out.printf("%d of %d: %s, back after %.1f s%n", i + 1, cuts, what, house.back.get(i).toMillis() / 1000.0);
+            }
+            Outcome outcome = house.outcome();
+            System.out.printf("%-8s %12s %6s %8s%n", "", "acknowledged", "lost", "doubled");
+            for (Kind kind : Kind.values()) {
+                System.out.printf("%-8s %12d %6d %8d%n", kind, outcome.acknowledged().get(kind), outcome.lost().get(kind), outcome.doubled().get(kind));
+            }
+            if (!house.opens() || Stream.of(outcome.lost(), outcome.doubled()).anyMatch(counts -> counts.values().stream().anyMatch(one -> one > 0))) {
+                System.exit(1);
+            }
+        }
+        System.exit(0);
+    }
+}
