@@ -54,7 +54,7 @@ has_java() { command -v javac >/dev/null && at_least 17 "$(javac -version 2>&1 |
 
 has_node() { command -v node >/dev/null && command -v npm >/dev/null && at_least "$MIN_NODE" "$(node --version | tr -d v)"; }
 
-# need_packages [with-browser]: installs from Debian what is missing.
+# need_packages [with-browser] [with-proxy]: installs from Debian what is missing.
 need_packages() {
   local missing=()
   has_java || missing+=(openjdk-17-jdk-headless)
@@ -62,7 +62,10 @@ need_packages() {
   [ -n "$(postgres_bin)" ] || missing+=(postgresql)
   if [ -d "$HOUSE/node/node_modules" ]; then use_own_node; fi
   if ! has_node && ! command -v npm >/dev/null; then missing+=(npm); fi
-  if [ "${1:-}" = with-browser ]; then
+  if [[ " $* " = *" with-proxy "* ]]; then
+    [ -n "$(PATH=$PATH:/usr/sbin command -v haproxy)" ] || missing+=(haproxy)
+  fi
+  if [[ " $* " = *" with-browser "* ]]; then
     [ -x /usr/bin/chromium-headless-shell ] || missing+=(chromium-headless-shell)
     command -v dot >/dev/null || missing+=(graphviz)
   fi

@@ -1,5 +1,5 @@
 import { expect, it } from "vitest";
-import { ApiError, isForLater } from "./client";
+import { ApiError, isForLater, isLost, unwrap } from "./client";
 
 const problem = (status: number, title: string) => new ApiError({ status, title, detail: "" });
 
@@ -15,4 +15,17 @@ it.each([
   [new TypeError("the network went"), true],
 ])("keeps for later what a later try can mend", (error, later) => {
   expect(isForLater(error)).toBe(later);
+});
+
+const answered = (status: number, error: unknown) =>
+  unwrap(Promise.resolve({ error, response: new Response(null, { status }) })).catch((e: unknown) => e);
+
+it.each([502, 503, 504])("a proxy's %i is a line that was cut", async (status) => {
+  expect(isLost(await answered(status, "<html><body>Bad gateway</body></html>"))).toBe(true);
+});
+
+it("the server's own words are passed on", async () => {
+  const busy = await answered(503, { status: 503, title: "The disk is full", detail: "There is no room." });
+  expect(isLost(busy)).toBe(false);
+  expect(busy).toMatchObject({ problem: { title: "The disk is full" } });
 });

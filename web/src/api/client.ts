@@ -61,22 +61,23 @@ export const api = createClient<paths>({
 });
 api.use(token, heardAsOf);
 
+/** What a proxy says when the server behind it is gone. It says it in its own words; the server's are always a problem. */
+const AT_A_PROXY = [502, 503, 504];
+
 /** The data of an answer, or an {@link ApiError} that says what to do. */
 export async function unwrap<T>(
   answer: Promise<{ data?: T; error?: unknown; response: Response }>,
 ): Promise<NonNullable<T>> {
-  let result;
-  try {
-    result = await answer;
-  } catch {
+  const result = await answer.catch(() => undefined);
+  if (result?.response.ok) return result.data as NonNullable<T>;
+  const said = (typeof result?.error === "object" ? result.error : {}) as Partial<Problem>;
+  if (result === undefined || (AT_A_PROXY.includes(result.response.status) && said.title === undefined)) {
     throw new ApiError({
       status: 0,
       title: "No connection",
       detail: "Narrow Gate cannot be reached. What you typed is still here; try again in a moment.",
     });
   }
-  if (result.response.ok) return result.data as NonNullable<T>;
-  const said = (result.error ?? {}) as Partial<Problem>;
   const problem: Problem = {
     ...said,
     status: result.response.status,

@@ -6,11 +6,13 @@ import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -28,9 +30,9 @@ final class PowerCuts implements AutoCloseable {
         EDIT, ROUND, PRESS, CLASS
     }
 
-    /** What is killed. */
+    /** What is killed: the server until it is back, the database until it is back, or one node of several, while the others go on. */
     enum What {
-        SERVER, DATABASE
+        SERVER, DATABASE, NODE
     }
 
     /**
@@ -39,21 +41,26 @@ final class PowerCuts implements AutoCloseable {
      * @param acknowledged how many the server said were stored
      * @param lost how many of those are not there
      * @param doubled how many of all that were sent are there twice
-     * @param back how long each cut lasted, from the kill until the server said that it was ready again
+     * @param back how long each cut lasted: from the kill until the server said that it was ready again, and where a node died until something of
+     *     each kind had been acknowledged again
      */
     record Outcome(Map<Kind, Integer> acknowledged, Map<Kind, Integer> lost, Map<Kind, Integer> doubled, List<Duration> back) {
     }
 
     private static final Duration PATIENCE = Duration.ofMinutes(4);
-    private static final int STUMBLES = 100;
+    private static final Duration COME_BACK = Duration.ofMillis(200);
     /** Between one cut and the next, so many of each kind at least, and so many at random. */
     private static final int BETWEEN = 1;
     private static final int BETWEEN_AT_RANDOM = 12;
     private static final int PRESSES_A_CLASS = 150;
     private static final int PEOPLE = 6;
+    /** The server's own word for it, and a proxy's. */
+    private static final Set<Integer> AWAY = Set.of(502, 503, 504);
 
     private final ThrowAwayDatabase database;
-    private final RunningApp app;
+    private final List<RunningApp> nodes = new ArrayList<>();
+    private final Proxy proxy;
+    private final String address;
     private final String map;
     private final List<String> people;
     private final Random random;
@@ -67,10 +74,20 @@ final class PowerCuts implements AutoCloseable {
 
     /** @param seed of when the cuts come */
     PowerCuts(long seed) throws IOException {
+        this(seed, 1);
+    }
+
+    /** @param many nodes, behind a proxy where they are several */
+    PowerCuts(long seed, int many) throws IOException {
         random = new Random(seed);
         database = ThrowAwayDatabase.onTheDisk();
-        app = RunningApp.on(database.start());
-        Coach coach = new Coach(app.address());
+        nodes.add(RunningApp.on(database.start()));
+        while (nodes.size() < many) {
+            nodes.add(nodes.get(0).beside());
+        }
+        proxy = many == 1 ? null : new Proxy(nodes.toArray(RunningApp[]::new));
+        address = proxy == null ? nodes.get(0).address() : proxy.address();
+        Coach coach = new Coach(address);
         map = coach.map();
         people = coach.people(PEOPLE);
         for (Kind kind : Kind.values()) {
@@ -86,7 +103,7 @@ final class PowerCuts implements AutoCloseable {
     private void write(Consumer<Coach> writing) {
         Thread writer = new Thread(() -> {
             try {
-                writing.accept(new Coach(app.address()));
+                writing.accept(new Coach(address));
             } catch (RuntimeException | AssertionError e) {
                 fail(e);
             }
@@ -170,19 +187,21 @@ final class PowerCuts implements AutoCloseable {
 
     /** What is sent until it is acknowledged; null where it is over before that. */
     private HttpResponse<byte[]> again(Supplier<HttpResponse<byte[]>> sending) {
-        for (int stumble = 0; stumble < STUMBLES; stumble++) {
+        Instant until = Instant.now().plus(PATIENCE);
+        while (Instant.now().isBefore(until)) {
             HttpResponse<byte[]> answer = tried(sending);
             if (answer != null && answer.statusCode() < 300) {
                 return answer;
             }
-            if (answer != null && answer.statusCode() != 503) {
+            if (answer != null && !AWAY.contains(answer.statusCode())) {
                 throw new AssertionError("Refused with %d: %s".formatted(answer.statusCode(), Visitor.text(answer)));
             }
             if (over()) {
                 return null;
             }
+            comeBack();
         }
-        throw new AssertionError("Not taken in " + STUMBLES + " tries, while nothing was cut");
+        throw new AssertionError("Not taken for " + PATIENCE);
     }
 
     /** What is sent once; null where no answer came. Waits while everything is down. */
@@ -192,6 +211,16 @@ final class PowerCuts implements AutoCloseable {
             return sending.get();
         } catch (UncheckedIOException gone) {
             return null;
+        }
+    }
+
+    /** A little later, as a device does. */
+    private synchronized void comeBack() {
+        try {
+            wait(COME_BACK.toMillis());
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
         }
     }
 
@@ -219,18 +248,32 @@ final class PowerCuts implements AutoCloseable {
         notifyAll();
     }
 
-    /** Kills the server or the database in the middle of all that, starts it again, and waits until the server is ready. */
+    /** Kills something in the middle of all that, starts it again, and waits until all is ready. */
     void cut(What what) {
         awaitWrites();
         Instant at = Instant.now();
-        setDown(true);
-        if (what == What.SERVER) {
-            app.kill();
-            app.startAgain();
-        } else {
-            database.kill();
-            database.start();
-            app.awaitHealth();
+        switch (what) {
+            case SERVER -> {
+                setDown(true);
+                nodes.forEach(RunningApp::kill);
+                nodes.forEach(RunningApp::startAgain);
+                nodes.get(0).awaitHealth(address);
+            }
+            case DATABASE -> {
+                setDown(true);
+                database.kill();
+                database.start();
+                nodes.forEach(RunningApp::awaitHealth);
+                nodes.get(0).awaitHealth(address);
+            }
+            case NODE -> {
+                RunningApp node = nodes.get(back.size() % nodes.size());
+                node.kill();
+                awaitWrites();
+                back.add(Duration.between(at, Instant.now()));
+                node.startAgain();
+                return;
+            }
         }
         back.add(Duration.between(at, Instant.now()));
         setDown(false);
@@ -292,7 +335,7 @@ final class PowerCuts implements AutoCloseable {
 
     private Map<String, Integer> stored(String query) {
         Map<String, Integer> times = new HashMap<>();
-        app.stored(query).forEach(one -> times.merge(one, 1, Integer::sum));
+        nodes.get(0).stored(query).forEach(one -> times.merge(one, 1, Integer::sum));
         return times;
     }
 
@@ -304,7 +347,7 @@ final class PowerCuts implements AutoCloseable {
     /** A class on the mat counts in its version what was pressed: one for being laid out, one for each press. */
     private void countPresses(Map<Kind, Integer> lost, Map<Kind, Integer> doubled) {
         Map<String, Integer> version = new HashMap<>();
-        app.stored("select lesson_id || ' ' || version from mat").forEach(one -> version.put(one.split(" ")[0], Integer.parseInt(one.split(" ")[1])));
+        nodes.get(0).stored("select lesson_id || ' ' || version from mat").forEach(one -> version.put(one.split(" ")[0], Integer.parseInt(one.split(" ")[1])));
         int less = 0;
         int more = 0;
         for (String lesson : sent.get(Kind.PRESS).stream().map(one -> one.split(" ")[0]).distinct().toList()) {
@@ -322,7 +365,7 @@ final class PowerCuts implements AutoCloseable {
 
     /** Whether the map can be put together and solved, as far as the server says. */
     boolean opens() {
-        Visitor visitor = new Coach(app.address()).visitor();
+        Visitor visitor = new Coach(address).visitor();
         return visitor.get(map + "/file").statusCode() == 200 && visitor.get(map + "/odds").statusCode() == 200;
     }
 
@@ -333,16 +376,23 @@ final class PowerCuts implements AutoCloseable {
             down = false;
             notifyAll();
         }
-        app.close();
+        if (proxy != null) {
+            proxy.close();
+        }
+        // The first one's database goes with it.
+        Collections.reverse(nodes);
+        nodes.forEach(RunningApp::close);
         database.close();
     }
 
-    /** So many cuts in turns of server and database, and what came of it. */
+    /** So many cuts in turns of server and database, and of nodes where there are several, and what came of it. */
     public static void main(String[] arguments) throws Exception {
         int cuts = Integer.parseInt(arguments[0]);
-        try (PowerCuts house = new PowerCuts(Long.parseLong(arguments[1]))) {
+        int nodes = Integer.parseInt(arguments[2]);
+        try (PowerCuts house = new PowerCuts(Long.parseLong(arguments[1]), nodes)) {
+            int kinds = nodes == 1 ? What.NODE.ordinal() : What.values().length;
             for (int i = 0; i < cuts; i++) {
-                What what = What.values()[i % What.values().length];
+                What what = What.values()[i % kinds];
                 house.cut(what);
                 System.out.printf("%d of %d: %s, back after %.1f s%n", i + 1, cuts, what, house.back.get(i).toMillis() / 1000.0);
             }

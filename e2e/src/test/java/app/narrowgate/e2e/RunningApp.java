@@ -47,11 +47,13 @@ final class RunningApp implements AutoCloseable {
     /** A virtual machine of which nobody has use at the moment. */
     private static Process free;
 
-    private final String database = "e2e_" + UUID.randomUUID().toString().replace("-", "");
+    private final String database;
     private final Cluster cluster;
     private final int port = freePort();
     private final String address = "http://127.0.0.1:" + port;
     private final boolean hosted;
+    /** False for one more node on the database of another. */
+    private final boolean own;
     private Process process;
     private int ahead;
 
@@ -65,6 +67,8 @@ final class RunningApp implements AutoCloseable {
     /** On a database of its own with nothing in it. */
     private RunningApp(Cluster cluster) {
         this.cluster = cluster;
+        database = freshName();
+        own = true;
         hosted = false;
         sql("postgres", "create database " + database);
         sql(database, GRANT_TO_WORKER);
@@ -78,9 +82,28 @@ final class RunningApp implements AutoCloseable {
     /** On a copy of another one's database, which nobody may be using. */
     private RunningApp(Cluster cluster, String begun) {
         this.cluster = cluster;
+        database = freshName();
+        own = true;
         hosted = true;
         sql("postgres", "create database " + database + " template " + begun);
         startAgain();
+    }
+
+    private RunningApp(RunningApp other) {
+        cluster = other.cluster;
+        database = other.database;
+        own = false;
+        hosted = true;
+        startAgain();
+    }
+
+    private static String freshName() {
+        return "e2e_" + UUID.randomUUID().toString().replace("-", "");
+    }
+
+    /** One more node of the same house. */
+    RunningApp beside() {
+        return new RunningApp(this);
     }
 
     /** Starts the server, again on the same database and the same address where it was killed. */
@@ -193,6 +216,10 @@ final class RunningApp implements AutoCloseable {
         return address;
     }
 
+    int port() {
+        return port;
+    }
+
     /** Writes all that it keeps into an archive, and gives what the command ended with. */
     int backUp(Path archive) {
         ProcessBuilder command = new ProcessBuilder(Unpacked.JAVA, "-cp", Unpacked.JAR.toString(), "app.narrowgate.server.backup.BackupCommand", "backup",
@@ -213,9 +240,14 @@ final class RunningApp implements AutoCloseable {
 
     /** Waits until the server says that it takes requests. */
     void awaitHealth() {
+        awaitHealth(address);
+    }
+
+    /** The same where one comes to it by another address. */
+    void awaitHealth(String at) {
         Instant until = Instant.now().plus(PATIENCE);
         HttpClient http = HttpClient.newHttpClient();
-        HttpRequest health = HttpRequest.newBuilder(URI.create(address + "/actuator/health")).build();
+        HttpRequest health = HttpRequest.newBuilder(URI.create(at + "/actuator/health")).build();
         while (Instant.now().isBefore(until) && process.isAlive()) {
             try {
                 if (http.send(health, BodyHandlers.discarding()).statusCode() == 200) {
@@ -255,7 +287,9 @@ final class RunningApp implements AutoCloseable {
         } else {
             end();
         }
-        sql("postgres", "drop database " + database + " with (force)");
+        if (own) {
+            sql("postgres", "drop database " + database + " with (force)");
+        }
     }
 
     private static String env(String name) {
@@ -274,7 +308,7 @@ final class RunningApp implements AutoCloseable {
         }
     }
 
-    private static int freePort() {
+    static int freePort() {
         try (ServerSocket socket = new ServerSocket(0)) {
             return socket.getLocalPort();
         } catch (IOException e) {

@@ -39,9 +39,16 @@ public final class TestClient {
     private final CookieManager cookies = new CookieManager();
     private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
     private final String base;
+    private String forwardedFor;
 
     TestClient(String base) {
         this.base = base;
+    }
+
+    /** As through a proxy with TLS that says where the requests come from. */
+    public TestClient forwardedFor(String address) {
+        forwardedFor = address;
+        return this;
     }
 
     public TestClient signIn(String name, String password) {
@@ -177,6 +184,11 @@ public final class TestClient {
         return get("/api/maps").json().get(0).get("id").stringValue();
     }
 
+    /** Whether every cookie so far is for TLS alone. */
+    public boolean cookiesAreSecure() {
+        return !cookies.getCookieStore().getCookies().isEmpty() && cookies.getCookieStore().getCookies().stream().allMatch(HttpCookie::getSecure);
+    }
+
     public void forgetSession() {
         cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("NGSESSION"))
                 .forEach(c -> c.setValue("broken-" + c.getValue()));
@@ -189,6 +201,9 @@ public final class TestClient {
 
     private HttpRequest.Builder asking(HttpRequest.Builder request, String path) {
         request.uri(URI.create(base + path)).header("Content-Type", "application/json");
+        if (forwardedFor != null) {
+            request.header("X-Forwarded-For", forwardedFor).header("X-Forwarded-Proto", "https");
+        }
         cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN"))
                 .map(HttpCookie::getValue).findFirst().ifPresent(token -> request.header("X-XSRF-TOKEN", token));
         return request;

@@ -1,20 +1,19 @@
 package app.narrowgate.server.account;
 
+import app.narrowgate.server.door.Secrets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayDeque;
-import java.util.Deque;
-import java.util.LinkedHashMap;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Slows down guessing. Every try counts when it begins, whatever comes of it, so that many at once are as many as one after
  * the other; one that was right is taken back. Counted by name, and by the address it comes from, which bounds what one
- * machine can make the server hash.
+ * machine can make the server hash. Every node of a house counts in the same place.
  */
 @Component
 class SignInThrottle {
@@ -26,7 +25,6 @@ class SignInThrottle {
     /** Wrong passwords from one address, for whatever names: a gym's whole staff behind one router, none of them awake. */
     static final int MOST_BY_ADDRESS = 30;
     static final Duration WAIT = Duration.ofMinutes(1);
-    private static final int MOST_KEYS = 10_000;
 
     /** Something by which tries are counted. */
     record Key(String text, int most) {
@@ -47,45 +45,41 @@ class SignInThrottle {
         static Key address(String address) {
             return new Key("address " + address, MOST_BY_ADDRESS);
         }
+
+        /** What is kept of it for the minute: neither a name nor an address. */
+        String hash() {
+            return Secrets.hash(text);
+        }
     }
 
+    private final SignInMapper mapper;
+    private final TransactionTemplate transactions;
     private final Clock clock;
-    private final Map<Key, Deque<Instant>> tries = new LinkedHashMap<>(16, 0.75f, true) {
-        private static final long serialVersionUID = 1;
 
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, Deque<Instant>> eldest) {
-            return size() > MOST_KEYS;
-        }
-    };
-
-    SignInThrottle(Clock clock) {
+    SignInThrottle(SignInMapper mapper, TransactionTemplate transactions, Clock clock) {
+        this.mapper = mapper;
+        this.transactions = transactions;
         this.clock = clock;
     }
 
     /** Begins a try; false, and nothing counted, where one of the keys must wait. */
-    synchronized boolean begin(List<Key> keys) {
-        Instant now = clock.instant();
-        for (Key key : keys) {
-            Deque<Instant> past = tries.computeIfAbsent(key, k -> new ArrayDeque<>());
-            while (!past.isEmpty() && !now.isBefore(past.peekFirst().plus(WAIT))) {
-                past.removeFirst();
-            }
-            if (past.size() >= key.most()) {
+    boolean begin(List<Key> keys) {
+        Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
+        Instant since = now.minus(WAIT);
+        return Boolean.TRUE.equals(transactions.execute(status -> {
+            mapper.throwAway(since);
+            // In one order for everybody, so that no two wait for each other.
+            keys.stream().map(Key::hash).sorted().forEach(mapper::lock);
+            if (keys.stream().anyMatch(key -> mapper.count(key.hash(), since) >= key.most())) {
                 return false;
             }
-        }
-        keys.forEach(key -> tries.get(key).addLast(now));
-        return true;
+            keys.forEach(key -> mapper.insert(key.hash(), now));
+            return true;
+        }));
     }
 
     /** The try was right: it was none. */
-    synchronized void right(List<Key> keys) {
-        for (Key key : keys) {
-            Deque<Instant> past = tries.get(key);
-            if (past != null) {
-                past.pollLast();
-            }
-        }
+    void right(List<Key> keys) {
+        transactions.executeWithoutResult(status -> keys.stream().map(Key::hash).sorted().forEach(mapper::takeBack));
     }
 }

@@ -22,7 +22,7 @@ final class Catalogue {
      * What is not kept: who is signed in at the moment, whom nobody should find signed in again where they have signed out since; what is being
      * computed at the moment; and what the database was brought up to, which an archive says beside its tables.
      */
-    static final Set<String> NOT_KEPT = Set.of("spring_session", "spring_session_attributes", "run", "flyway_schema_history");
+    static final Set<String> NOT_KEPT = Set.of("spring_session", "spring_session_attributes", "run", "sign_in_try", "flyway_schema_history");
 
     private static final String SCHEMA = "public";
     private static final String GYM = "gym";

@@ -1,15 +1,12 @@
 package app.narrowgate.server.run;
 
+import app.narrowgate.server.door.Secrets;
 import app.narrowgate.server.gym.GymScope;
 import app.narrowgate.server.problem.NotFoundException;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.HexFormat;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -154,10 +151,6 @@ class SharedRuns implements RunWorker.Told {
     }
 
     private static String about(Run.Key key) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(key.toString().getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("Every Java has SHA-256", e);
-        }
+        return Secrets.hash(key.toString());
     }
 }

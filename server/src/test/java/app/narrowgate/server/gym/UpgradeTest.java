@@ -123,7 +123,8 @@ class UpgradeTest {
                     values ('{attendance}', '{map}', 'attendance', '2026-01-14', '2026-01-14', '{account}', '{person}', '{import}');""");
         data.put("22", """
                 insert into run (id, map_id, owner, about, kind, request, revision, state, done, of, asked_at, node, heard_at)
-                    values ('{run}', '{map}', '{account}', 'x', 'gates', '{}', 1, 'running', 0, 0, '2026-01-15', '{node}', '2026-01-15');""");
+                    values ('{run}', '{map}', '{account}', 'x', 'gates', '{}', 1, 'running', 0, 0, '2026-01-15', '{node}', '2026-01-15');
+                insert into sign_in_try (key, at) values ('x', '2026-01-15');""");
         return data;
     }
 

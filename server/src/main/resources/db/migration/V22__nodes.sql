@@ -1,3 +1,5 @@
+-- What the nodes of one house must know of each other.
+
 -- Long computations that outlast the request that began them, so that every node of the house can tell how far one is, and take over one
 -- whose node has died. Kept for minutes.
 create table run (
@@ -28,3 +30,13 @@ create index run_heard on run (heard_at);
 alter table run enable row level security;
 alter table run force row level security;
 create policy gym_only on run using (gym_id = (select narrowgate_gym()) or (select narrowgate_house()));
+
+-- Tries to sign in of the last minute that were not right, or are not over, by what they are counted by, of which only a hash is kept. They
+-- belong to no gym: whose they are is not known yet.
+create table sign_in_try (
+    id  bigint generated always as identity primary key,
+    key text not null,
+    at  timestamptz not null
+);
+create index sign_in_try_key on sign_in_try (key, at);
+create index sign_in_try_at on sign_in_try (at);
