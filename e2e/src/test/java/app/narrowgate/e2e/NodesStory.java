@@ -1,7 +1,6 @@
 package app.narrowgate.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -13,9 +12,6 @@ import org.junit.jupiter.api.Test;
 
 /** Two nodes of one house behind a proxy that sends every request to whichever is next: nothing lives in one of them, and one may die. */
 class NodesStory {
-
-    private static final int CUTS = 4;
-    private static final long SEED = 20_261_130;
 
     private static RunningApp first;
     private static RunningApp second;
@@ -33,19 +29,6 @@ class NodesStory {
         proxy.close();
         second.close();
         first.close();
-    }
-
-    @Test
-    void nodesThatDieUnderLoadLoseNothingAndDoubleNothing() throws Exception {
-        try (PowerCuts house = new PowerCuts(SEED, 2)) {
-            for (int i = 0; i < CUTS; i++) {
-                house.cut(PowerCuts.What.NODE);
-            }
-            PowerCuts.Outcome outcome = house.outcome();
-            assertThat(outcome.lost().values()).as(outcome.toString()).containsOnly(0);
-            assertThat(outcome.doubled().values()).as(outcome.toString()).containsOnly(0);
-            assertThat(house.opens()).isTrue();
-        }
     }
 
     /** One runs a class, others look on, two edit, and the node that answered them is gone: they are signed in still and go on where they were. */
@@ -80,7 +63,7 @@ class NodesStory {
             goesOn(tamsin, tamsin);
             rename(bram, "They steer your head", "They control your head");
             first.startAgain();
-            assertThat(browser.takeComplaints().stream().filter(one -> !one.contains("Failed to load resource"))).isEmpty();
+            org.assertj.core.api.Assertions.assertThat(browser.takeComplaints()).isEmpty();
         }
     }
 

@@ -59,11 +59,11 @@ final class PowerCuts implements AutoCloseable {
 
     private final ThrowAwayDatabase database;
     private final List<RunningApp> nodes = new ArrayList<>();
-    private final Proxy proxy;
-    private final String address;
-    private final String map;
-    private final List<String> people;
     private final Random random;
+    private Proxy proxy;
+    private String address;
+    private String map;
+    private List<String> people;
     private final List<Thread> writers = new ArrayList<>();
     private final Map<Kind, List<String>> acknowledged = new EnumMap<>(Kind.class);
     private final Map<Kind, List<String>> sent = new EnumMap<>(Kind.class);
@@ -81,6 +81,19 @@ final class PowerCuts implements AutoCloseable {
     PowerCuts(long seed, int many) throws IOException {
         random = new Random(seed);
         database = ThrowAwayDatabase.onTheDisk();
+        for (Kind kind : Kind.values()) {
+            acknowledged.put(kind, new ArrayList<>());
+            sent.put(kind, new ArrayList<>());
+        }
+        try {
+            begin(many);
+        } catch (RuntimeException | IOException e) {
+            close();
+            throw e;
+        }
+    }
+
+    private void begin(int many) throws IOException {
         nodes.add(RunningApp.on(database.start()));
         while (nodes.size() < many) {
             nodes.add(nodes.get(0).beside());
@@ -90,10 +103,6 @@ final class PowerCuts implements AutoCloseable {
         Coach coach = new Coach(address);
         map = coach.map();
         people = coach.people(PEOPLE);
-        for (Kind kind : Kind.values()) {
-            acknowledged.put(kind, new ArrayList<>());
-            sent.put(kind, new ArrayList<>());
-        }
         write(this::edits);
         write(this::rounds);
         write(this::presses);
@@ -271,7 +280,10 @@ final class PowerCuts implements AutoCloseable {
                 node.kill();
                 awaitWrites();
                 back.add(Duration.between(at, Instant.now()));
+                // It would take long beside four who write without a pause.
+                setDown(true);
                 node.startAgain();
+                setDown(false);
                 return;
             }
         }
