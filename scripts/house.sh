@@ -54,7 +54,7 @@ has_java() { command -v javac >/dev/null && at_least 17 "$(javac -version 2>&1 |
 
 has_node() { command -v node >/dev/null && command -v npm >/dev/null && at_least "$MIN_NODE" "$(node --version | tr -d v)"; }
 
-# need_packages [with-browser] [with-proxy]: installs from Debian what is missing.
+# need_packages [with-browser] [with-proxy] [with-cluster]: installs from Debian what is missing.
 need_packages() {
   local missing=()
   has_java || missing+=(openjdk-17-jdk-headless)
@@ -62,8 +62,12 @@ need_packages() {
   [ -n "$(postgres_bin)" ] || missing+=(postgresql)
   if [ -d "$HOUSE/node/node_modules" ]; then use_own_node; fi
   if ! has_node && ! command -v npm >/dev/null; then missing+=(npm); fi
-  if [[ " $* " = *" with-proxy "* ]]; then
+  if [[ " $* " = *" with-proxy "* || " $* " = *" with-cluster "* ]]; then
     [ -n "$(PATH=$PATH:/usr/sbin command -v haproxy)" ] || missing+=(haproxy)
+  fi
+  if [[ " $* " = *" with-cluster "* ]]; then
+    command -v patroni >/dev/null || missing+=(patroni)
+    command -v etcd >/dev/null || missing+=(etcd-server)
   fi
   if [[ " $* " = *" with-browser "* ]]; then
     [ -x /usr/bin/chromium-headless-shell ] || missing+=(chromium-headless-shell)

@@ -16,12 +16,12 @@ class PowerCutStory {
 
     @Test
     void nothingThatWasAcknowledgedIsLostAndNothingIsDoubled() throws Exception {
-        try (PowerCuts house = new PowerCuts(SEED, NODES)) {
+        try (PowerCuts house = new PowerCuts(SEED, NODES, ThrowAwayDatabase.onTheDisk())) {
             for (int i = 0; i < CUTS; i++) {
                 house.cut(what(i));
             }
             PowerCuts.Outcome outcome = house.outcome();
-            assertThat(outcome.acknowledged().values()).as("of each kind, before each cut and after the last").allMatch(count -> count >= CUTS);
+            assertThat(outcome.acknowledged().values()).as("of each kind, before every fourth cut").allMatch(count -> count >= CUTS / 4);
             assertThat(outcome.lost().values()).as(outcome.toString()).containsOnly(0);
             assertThat(outcome.doubled().values()).as(outcome.toString()).containsOnly(0);
             assertThat(house.opens()).as("nothing is half stored: the map is put together and solved").isTrue();

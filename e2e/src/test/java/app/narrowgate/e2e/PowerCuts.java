@@ -30,9 +30,12 @@ final class PowerCuts implements AutoCloseable {
         EDIT, ROUND, PRESS, CLASS
     }
 
-    /** What is killed: the server until it is back, the database until it is back, or one node of several, while the others go on. */
+    /**
+     * What is killed: the server until it is back, the database until it is back, one node of several while the others go on, or the node that leads a
+     * cluster of the database, until another does.
+     */
     enum What {
-        SERVER, DATABASE, NODE
+        SERVER, DATABASE, NODE, LEADER
     }
 
     /**
@@ -41,16 +44,16 @@ final class PowerCuts implements AutoCloseable {
      * @param acknowledged how many the server said were stored
      * @param lost how many of those are not there
      * @param doubled how many of all that were sent are there twice
-     * @param back how long each cut lasted: from the kill until the server said that it was ready again, and where a node died until something of
-     *     each kind had been acknowledged again
+     * @param back how long each cut lasted: from the kill until the server said that it was ready again, and where a node died until a change,
+     *     a round and a press had been acknowledged again
      */
     record Outcome(Map<Kind, Integer> acknowledged, Map<Kind, Integer> lost, Map<Kind, Integer> doubled, List<Duration> back) {
     }
 
     private static final Duration PATIENCE = Duration.ofMinutes(4);
     private static final Duration COME_BACK = Duration.ofMillis(200);
-    /** Between one cut and the next, so many of each kind at least, and so many at random. */
-    private static final int BETWEEN = 1;
+    /** Between one cut and the next, so many writes at least, and so many at random. */
+    private static final int BETWEEN = 4;
     private static final int BETWEEN_AT_RANDOM = 12;
     private static final int PRESSES_A_CLASS = 150;
     private static final int PEOPLE = 6;
@@ -72,15 +75,16 @@ final class PowerCuts implements AutoCloseable {
     private boolean over;
     private Throwable failed;
 
-    /** @param seed of when the cuts come */
-    PowerCuts(long seed) throws IOException {
-        this(seed, 1);
-    }
-
-    /** @param many nodes, behind a proxy where they are several */
-    PowerCuts(long seed, int many) throws IOException {
+    /**
+     * A house of several nodes.
+     *
+     * @param seed of when the cuts come
+     * @param many nodes, behind a proxy where they are several
+     * @param database not started
+     */
+    PowerCuts(long seed, int many, ThrowAwayDatabase database) throws IOException {
         random = new Random(seed);
-        database = ThrowAwayDatabase.onTheDisk();
+        this.database = database;
         for (Kind kind : Kind.values()) {
             acknowledged.put(kind, new ArrayList<>());
             sent.put(kind, new ArrayList<>());
@@ -259,7 +263,8 @@ final class PowerCuts implements AutoCloseable {
 
     /** Kills something in the middle of all that, starts it again, and waits until all is ready. */
     void cut(What what) {
-        awaitWrites();
+        // Of one kind after the other: a class takes long to plan.
+        awaitWrites(Set.of(Kind.values()[back.size() % Kind.values().length]));
         Instant at = Instant.now();
         switch (what) {
             case SERVER -> {
@@ -278,12 +283,19 @@ final class PowerCuts implements AutoCloseable {
             case NODE -> {
                 RunningApp node = nodes.get(back.size() % nodes.size());
                 node.kill();
-                awaitWrites();
+                awaitWrites(Set.of(Kind.EDIT, Kind.ROUND, Kind.PRESS));
                 back.add(Duration.between(at, Instant.now()));
                 // It would take long beside four who write without a pause.
                 setDown(true);
                 node.startAgain();
                 setDown(false);
+                return;
+            }
+            case LEADER -> {
+                database.kill();
+                awaitWrites(Set.of(Kind.EDIT, Kind.ROUND, Kind.PRESS));
+                back.add(Duration.between(at, Instant.now()));
+                database.heal();
                 return;
             }
         }
@@ -296,13 +308,13 @@ final class PowerCuts implements AutoCloseable {
         notifyAll();
     }
 
-    private synchronized void awaitWrites() {
+    /** Until something of each of these kinds, and so many of all together, has been acknowledged. */
+    private synchronized void awaitWrites(Set<Kind> kinds) {
         Map<Kind, Integer> before = new EnumMap<>(Kind.class);
-        acknowledged.forEach((kind, ids) -> before.put(kind, ids.size() + BETWEEN));
-        int all = acknowledged.values().stream().mapToInt(List::size).sum() + BETWEEN * Kind.values().length + random.nextInt(BETWEEN_AT_RANDOM);
+        kinds.forEach(kind -> before.put(kind, acknowledged.get(kind).size()));
+        int all = all() + BETWEEN + random.nextInt(BETWEEN_AT_RANDOM);
         Instant until = Instant.now().plus(PATIENCE);
-        while (acknowledged.entrySet().stream().anyMatch(one -> one.getValue().size() < before.get(one.getKey()))
-                || acknowledged.values().stream().mapToInt(List::size).sum() < all) {
+        while (before.entrySet().stream().anyMatch(one -> acknowledged.get(one.getKey()).size() <= one.getValue()) || all() < all) {
             requireGoingOn();
             if (Instant.now().isAfter(until)) {
                 throw new AssertionError("Nothing was acknowledged any more: " + acknowledged.entrySet().stream()
@@ -315,6 +327,10 @@ final class PowerCuts implements AutoCloseable {
                 throw new IllegalStateException(e);
             }
         }
+    }
+
+    private int all() {
+        return acknowledged.values().stream().mapToInt(List::size).sum();
     }
 
     private void requireGoingOn() {
@@ -397,14 +413,17 @@ final class PowerCuts implements AutoCloseable {
         database.close();
     }
 
-    /** So many cuts in turns of server and database, and of nodes where there are several, and what came of it. */
+    /** So many cuts in turns of server and database, and of nodes where there are several, or of the leader of a cluster, and what came of it. */
     public static void main(String[] arguments) throws Exception {
         int cuts = Integer.parseInt(arguments[0]);
         int nodes = Integer.parseInt(arguments[2]);
-        try (PowerCuts house = new PowerCuts(Long.parseLong(arguments[1]), nodes)) {
-            int kinds = nodes == 1 ? What.NODE.ordinal() : What.values().length;
+        boolean cluster = arguments[3].equals("cluster");
+        List<What> turns = cluster ? List.of(What.LEADER) : nodes == 1 ? List.of(What.SERVER, What.DATABASE)
+                : List.of(What.SERVER, What.DATABASE, What.NODE);
+        try (PowerCuts house = new PowerCuts(Long.parseLong(arguments[1]), nodes,
+                cluster ? ThrowAwayDatabase.onACluster() : ThrowAwayDatabase.onTheDisk())) {
             for (int i = 0; i < cuts; i++) {
-                What what = What.values()[i % kinds];
+                What what = turns.get(i % turns.size());
                 house.cut(what);
                 System.out.printf("%d of %d: %s, back after %.1f s%n", i + 1, cuts, what, house.back.get(i).toMillis() / 1000.0);
             }

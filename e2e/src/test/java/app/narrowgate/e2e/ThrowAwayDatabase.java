@@ -14,10 +14,12 @@ import java.util.stream.Stream;
 /** A database server of one story's own, as careful with what it stores as a real one, and one that may be killed. */
 final class ThrowAwayDatabase implements AutoCloseable {
 
+    private final String script;
     private final Path folder;
     private final boolean small;
 
-    private ThrowAwayDatabase(boolean small) throws IOException {
+    private ThrowAwayDatabase(String script, boolean small) throws IOException {
+        this.script = script;
         this.small = small;
         // Not below a home folder, into which the database's own user could not reach.
         folder = Files.createTempDirectory(Path.of("/tmp"), "narrowgate-cut",
@@ -26,12 +28,17 @@ final class ThrowAwayDatabase implements AutoCloseable {
 
     /** On the disk that everything is on; not started. */
     static ThrowAwayDatabase onTheDisk() throws IOException {
-        return new ThrowAwayDatabase(false);
+        return new ThrowAwayDatabase("throw-away-database", false);
+    }
+
+    /** Two nodes of which one leads; not started. Killed, the leader is, and the other takes its place. */
+    static ThrowAwayDatabase onACluster() throws IOException {
+        return new ThrowAwayDatabase("cluster", false);
     }
 
     /** On a disk of its own in memory; not started. Null where this machine does not let it be made: that takes the rights of root, not asked for. */
     static ThrowAwayDatabase onASmallDisk(int megabytes) throws IOException {
-        ThrowAwayDatabase database = new ThrowAwayDatabase(true);
+        ThrowAwayDatabase database = new ThrowAwayDatabase("throw-away-database", true);
         if (asRoot("mount", "-t", "tmpfs", "-o", "mode=755,size=" + megabytes + "m", "none", database.folder.toString())) {
             return database;
         }
@@ -56,12 +63,17 @@ final class ThrowAwayDatabase implements AutoCloseable {
         does("kill");
     }
 
+    /** Starts again what was killed of a cluster, and waits until it has every commit. */
+    void heal() {
+        does("heal");
+    }
+
     private String does(String what) {
         try {
-            Process script = new ProcessBuilder("../scripts/throw-away-database", what, folder.resolve("postgres").toString())
+            Process doing = new ProcessBuilder("../scripts/" + script, what, folder.resolve("postgres").toString())
                     .redirectError(ProcessBuilder.Redirect.INHERIT).start();
-            String said = new String(script.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-            if (script.onExit().join().exitValue() != 0) {
+            String said = new String(doing.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            if (doing.onExit().join().exitValue() != 0) {
                 throw new IllegalStateException("The database did not do this: " + what);
             }
             return said;
