@@ -10,7 +10,7 @@ import java.util.PriorityQueue;
  * Method: states are eliminated one by one, the fewest products first (Markowitz 1957), and each diagonal {@code 1 - p}
  * is formed as the sum of what goes elsewhere (Grassmann, Taksar and Heyman, "Regenerative analysis and steady state
  * distributions for Markov chains", 1985). Nothing is ever subtracted, so the result is right to {@link
- * #relativeError(int)} however slowly the chain leaves: to a chance of one in a trillion a step as to one in two.
+ * #relativeError(int)} however slowly the chain leaves: to a chance of one in a trillion a step as to one in two, down to 2⁻⁹⁶⁰.
  *
  * <p>Precondition: every state can reach one with a leak. Diagonal entries are ignored, as rows sum to 1. Cost: O(n +
  * fill) memory, O(fill · degree) time; O(n³) at worst, far less on maps, and bounded by a {@link WorkBudget} and by
@@ -20,6 +20,8 @@ final class GthElimination {
 
     /** Some forty bytes each. */
     private static final int MOST_ENTRIES = 3_000_000;
+    /** What is lost of a product below the smallest normal number, 2⁻¹⁰²², is nothing beside this, however many are added. */
+    private static final double LEAST_LEAVING = 0x1p-960;
     /** What queues and arrays of a state cost beside its products, in entries looked at. */
     private static final int WORK_OF_A_STATE = 500;
 
@@ -39,7 +41,8 @@ final class GthElimination {
      * @param row state {@code i} leads to {@code target[row[i]] .. target[row[i+1]-1]}; no state twice in a row
      * @param chance of each of those arrows, above 0
      * @param leak {@code leak[i]}: chance of leaving the states from {@code i}
-     * @throws TangledException when it needs more memory, or more entries looked at than {@code budget} has
+     * @throws TangledException when it needs more memory, or more entries looked at than {@code budget} has; and when states are left with
+     *     a chance of less than 2⁻⁹⁶⁰, where products of chances begin to lose their digits
      */
     static GthElimination of(int[] row, int[] target, double[] chance, double[] leak, WorkBudget budget) {
         return new GthElimination(new Rest(row, target, chance, leak), budget);
@@ -69,7 +72,7 @@ final class GthElimination {
                 factor[k][a] = rest.passOver(in[k][a], k, diagonal[k]);
             }
             if (!budget.spend(work) || entries > MOST_ENTRIES) {
-                throw new TangledException();
+                throw TangledException.large();
             }
         }
     }
@@ -195,8 +198,8 @@ final class GthElimination {
             for (int a = 0; a < length[k]; a++) {
                 sum += value[k][a];
             }
-            if (!(sum > 0)) {
-                throw new IllegalStateException("Impossible state: a part of a chain that nothing leads out of.");
+            if (!(sum >= LEAST_LEAVING)) {
+                throw TangledException.slow();
             }
             return sum;
         }

@@ -1,6 +1,7 @@
 package app.narrowgate.core.odds;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.narrowgate.core.fixture.MapFixture;
@@ -11,8 +12,10 @@ import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.ThinkingTime;
 import app.narrowgate.core.solve.Game;
 import app.narrowgate.core.solve.IntervalIterationSolver;
+import app.narrowgate.core.solve.RoundChain;
 import app.narrowgate.core.solve.Solution;
 import app.narrowgate.core.solve.StrategyEnumeration;
+import app.narrowgate.core.solve.TangledException;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -88,6 +91,26 @@ class SlowLoopTest {
             double expected = (Math.pow(r, i - n - 1) - Math.pow(r, -n - 1)) / (1 - Math.pow(r, -n - 1));
             assertThat(solved.worth(Id.of("s" + i))).isCloseTo(expected, within(1e-6));
         }
+    }
+
+    /**
+     * Twenty times as likely back to the beginning as one place on, 3,000 places long: the chance to get through is 21 to the power of −3,000,
+     * which no double holds. It is said, and nothing is concluded.
+     */
+    @Test
+    void aChainThatNobodyGetsThroughIsRefusedInWords() {
+        int n = 3000;
+        MapFixture fixture = new MapFixture();
+        for (int i = 1; i <= n; i++) {
+            fixture.situation("s" + i);
+        }
+        for (int i = 1; i <= n; i++) {
+            fixture.reaction("s" + i, 0.7, i < n ? "s" + (i + 1) : "win", "s1*20");
+        }
+        SolvedMap solved = SolvedMap.of(MapIndex.of(fixture.map()), WIN);
+        assertThatThrownBy(solved::converged).isInstanceOf(NotConvergedException.class);
+        assertThatThrownBy(() -> RoundChain.of(solved.game(), solved.solution())).isInstanceOf(TangledException.class)
+                .hasMessageContaining("leads out more often");
     }
 
     private static EscapeMap chain(int n) {
