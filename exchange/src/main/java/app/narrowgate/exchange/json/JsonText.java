@@ -45,6 +45,18 @@ public final class JsonText {
     private JsonText() {
     }
 
+    /** How much has been read of what belongs together: several files may hold no more than one. */
+    public static final class Room {
+        private int tokens;
+        private int objects;
+
+        private boolean isLeftFor(JsonToken token) {
+            tokens++;
+            objects += token == JsonToken.START_OBJECT ? 1 : 0;
+            return tokens <= MOST_TOKENS && objects <= MOST_OBJECTS;
+        }
+    }
+
     /** Indented, as a person would read it. */
     public static String of(JsonNode node) {
         return MAPPER.writeValueAsString(node) + "\n";
@@ -57,8 +69,17 @@ public final class JsonText {
      *     with what the reader of the text says of it
      */
     public static JsonNode parse(String text) {
+        return parse(text, new Room());
+    }
+
+    /**
+     * The tree of {@code text}, which takes its part of the room.
+     *
+     * @throws ProblemsException as when it stands alone, and where there is no room left
+     */
+    public static JsonNode parse(String text, Room room) {
         try {
-            requireReadable(text);
+            requireRoom(text, room);
             JsonNode root = MAPPER.readTree(text);
             if (root.isMissingNode()) {
                 throw new ProblemsException(List.of(new Problem("", "The file is empty.")));
@@ -74,14 +95,10 @@ public final class JsonText {
      * Nothing, where the text holds no more than a large map does. Looked at as it streams by, so that what would not fit
      * into memory is refused before it is built there.
      */
-    private static void requireReadable(String text) {
-        int tokens = 0;
-        int objects = 0;
+    private static void requireRoom(String text, Room room) {
         try (JsonParser parser = MAPPER.createParser(text)) {
             for (JsonToken token = parser.nextToken(); token != null; token = parser.nextToken()) {
-                tokens++;
-                objects += token == JsonToken.START_OBJECT ? 1 : 0;
-                if (tokens > MOST_TOKENS || objects > MOST_OBJECTS) {
+                if (!room.isLeftFor(token)) {
                     throw new ProblemsException(List.of(new Problem(place(parser.currentLocation()),
                             "The file holds more than one of ours can: at most %d objects, and %d names, values and brackets. Split it."
                                     .formatted(MOST_OBJECTS, MOST_TOKENS))));

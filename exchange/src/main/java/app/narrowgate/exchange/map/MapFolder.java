@@ -2,6 +2,7 @@ package app.narrowgate.exchange.map;
 
 import app.narrowgate.core.check.Problem;
 import app.narrowgate.core.check.ProblemsException;
+import app.narrowgate.core.check.Text;
 import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Family;
 import app.narrowgate.core.map.Hold;
@@ -14,9 +15,11 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -49,10 +52,12 @@ public final class MapFolder {
      * Reads a map.
      *
      * @param file gives a file's text by its name
-     * @throws ProblemsException with every problem by file and JSON pointer
+     * @throws ProblemsException with every problem by file and JSON pointer; also where a part is named twice, or the files together
+     *     hold more than one could
      */
     public static EscapeMap read(Function<String, String> file) {
-        JsonNode head = parse(HEAD, file);
+        JsonText.Room room = new JsonText.Room();
+        JsonNode head = parse(HEAD, file, room);
         if (!head.isObject() || !head.has("parts")) {
             return MapJson.read(head);
         }
@@ -61,8 +66,13 @@ public final class MapFolder {
         Map<String, List<Origin>> origins = new LinkedHashMap<>();
         head.properties().stream().filter(field -> field.getValue().isArray()).forEach(
                 field -> note(origins, HEAD, field.getKey(), field.getValue().size()));
-        for (JsonNode name : head.get("parts").values()) {
-            join(whole, origins, name.asString(), parse(name.asString(), file));
+        Set<String> joined = new HashSet<>();
+        for (JsonNode part : head.get("parts").values()) {
+            String name = part.asString("");
+            if (!joined.add(name)) {
+                throw new ProblemsException(List.of(new Problem(HEAD + "#/parts", "“%s” is named twice.".formatted(Text.shown(name)))));
+            }
+            join(whole, origins, name, parse(name, file, room));
         }
         try {
             return MapJson.read(whole);
@@ -87,9 +97,9 @@ public final class MapFolder {
         });
     }
 
-    private static JsonNode parse(String name, Function<String, String> file) {
+    private static JsonNode parse(String name, Function<String, String> file, JsonText.Room room) {
         try {
-            return JsonText.parse(file.apply(name));
+            return JsonText.parse(file.apply(name), room);
         } catch (ProblemsException e) {
             throw new ProblemsException(e.problems().stream()
                     .map(p -> new Problem(name + " " + p.place(), p.message())).toList());

@@ -18,7 +18,7 @@ import java.util.zip.ZipOutputStream;
 /** A map that is kept in several files, all of them in one archive; see {@link MapFolder}. */
 public final class MapZip {
 
-    /** Files that an archive may hold. */
+    /** Files and folders that an archive may hold. */
     public static final int MOST_FILES = 200;
     /** Bytes that its files may come to once unpacked. */
     public static final int MOST_BYTES = 20_000_000;
@@ -48,7 +48,7 @@ public final class MapZip {
      * Reads a map from an archive. Folders within it do not matter, only the files' own names.
      *
      * @throws ProblemsException with every problem by file and JSON pointer; also where it is no archive, holds no
-     *     {@value MapFolder#HEAD}, more than {@value #MOST_FILES} files or more than {@value #MOST_BYTES} bytes
+     *     {@value MapFolder#HEAD}, more than {@value #MOST_FILES} files and folders, a file twice, or more than {@value #MOST_BYTES} bytes
      */
     public static EscapeMap read(byte[] archive) {
         Map<String, String> files = unpack(archive);
@@ -65,21 +65,25 @@ public final class MapZip {
     private static Map<String, String> unpack(byte[] archive) {
         Map<String, String> files = new LinkedHashMap<>();
         int left = MOST_BYTES;
+        int entries = 0;
         try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(archive), StandardCharsets.UTF_8)) {
             for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
-                if (entry.isDirectory()) {
-                    continue;
-                }
-                if (files.size() == MOST_FILES) {
+                entries++;
+                if (entries > MOST_FILES) {
                     throw refused("", "The archive holds more than %d files.".formatted(MOST_FILES));
                 }
+                // Also of what calls itself a folder: to go on, it would be unpacked, however much it is.
                 byte[] bytes = zip.readNBytes(left + 1);
                 if (bytes.length > left) {
                     throw refused("", "Unpacked, the archive is larger than %d MB.".formatted(MOST_BYTES / 1_000_000));
                 }
                 left -= bytes.length;
                 String path = entry.getName();
-                files.put(path.substring(path.lastIndexOf('/') + 1), new String(bytes, StandardCharsets.UTF_8));
+                String name = path.substring(path.lastIndexOf('/') + 1);
+                // What systems hide in every folder is nobody's file.
+                if (!name.isEmpty() && !name.startsWith(".") && files.put(name, new String(bytes, StandardCharsets.UTF_8)) != null) {
+                    throw refused(name, "The archive holds this file twice. Take one of them out.");
+                }
             }
         } catch (IOException | IllegalArgumentException e) {
             throw refused("", "This archive cannot be unpacked: " + e.getMessage());

@@ -44,8 +44,12 @@ public final class Cells {
 
     /** Why a text is no table; the library's own words say where, seldom what to do. */
     public static String notATable(Exception e) {
+        Throwable first = e;
+        while (first.getCause() != null) {
+            first = first.getCause();
+        }
         return "This is not a table of comma-separated values with the columns' names in its first row: %s."
-                .formatted(Text.shown(String.valueOf(e.getMessage())));
+                .formatted(Text.shown(String.valueOf(first.getMessage())));
     }
 
     /** A number as it is written, without a point where it has none. */

@@ -9,6 +9,7 @@ import java.io.UncheckedIOException;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.OptionalInt;
 import java.util.Set;
 import org.apache.commons.csv.CSVException;
 import org.apache.commons.csv.CSVParser;
@@ -24,6 +25,9 @@ import org.apache.commons.csv.CSVRecord;
  */
 public record Rows(List<String> columns, List<String> needed, int most, String what) {
 
+    /** Commas or semicolons of a line: more than all sentences of a row have. Each would be a cell and cost its memory, however empty it is. */
+    static final int MOST_SEPARATORS = 5_000;
+
     /** Takes a row. */
     public interface Reader {
         void row(CSVRecord row, long line);
@@ -31,6 +35,12 @@ public record Rows(List<String> columns, List<String> needed, int most, String w
 
     /** Gives every row to {@code reader}, and tells what is wrong with the table itself; where a needed column is missing no row is read. */
     public void read(String text, Problems problems, Reader reader) {
+        OptionalInt wide = tooWide(text);
+        if (wide.isPresent()) {
+            problems.add(new Problem("line " + wide.getAsInt(), "This line has more than %d cells; there are %s.".formatted(MOST_SEPARATORS,
+                    String.join(", ", columns))));
+            return;
+        }
         try (CSVParser rows = CSVParser.parse(new StringReader(Cells.withoutMark(text)), Cells.readable(text))) {
             if (!hasColumns(rows.getHeaderNames(), problems)) {
                 return;
@@ -52,6 +62,22 @@ public record Rows(List<String> columns, List<String> needed, int most, String w
         } catch (IOException e) {
             throw new UncheckedIOException("Impossible state: a text could not be read", e);
         }
+    }
+
+    /** The first line that has too many cells. */
+    private static OptionalInt tooWide(String text) {
+        int line = 1;
+        int separators = 0;
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            if (c == '\n' || c == '\r') {
+                line += c == '\n' ? 1 : 0;
+                separators = 0;
+            } else if ((c == ',' || c == ';') && ++separators > MOST_SEPARATORS) {
+                return OptionalInt.of(line);
+            }
+        }
+        return OptionalInt.empty();
     }
 
     private boolean hasColumns(List<String> header, Problems problems) {

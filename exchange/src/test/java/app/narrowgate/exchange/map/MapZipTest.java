@@ -47,6 +47,8 @@ class MapZipTest {
     void mayLieInAFolderOfTheArchive() {
         Map<String, String> files = new LinkedHashMap<>();
         MapFolder.write(DEMO).forEach((name, text) -> files.put("house/" + name, text));
+        files.put("house/.hidden", "");
+        files.put(".hidden", "");
         assertThat(MapZip.read(zip(files)).title()).isEqualTo(DEMO.title());
     }
 
@@ -76,5 +78,45 @@ class MapZipTest {
             many.put("part" + i + ".json", "{}");
         }
         assertThatThrownBy(() -> MapZip.read(zip(many))).hasMessageContaining("more than %d files".formatted(MapZip.MOST_FILES));
+    }
+
+    /** What calls itself a folder may hold bytes; passing it by unpacks them. */
+    @Test
+    void aFolderIsNoPlaceToHideAThousandTimesItsBytes() {
+        String much = " ".repeat(MapZip.MOST_BYTES + 1);
+        assertThatThrownBy(() -> MapZip.read(zip(Map.of("house/", much)))).isInstanceOf(ProblemsException.class).hasMessageContaining("larger than");
+        Map<String, String> folders = new LinkedHashMap<>();
+        for (int i = 0; i <= MapZip.MOST_FILES; i++) {
+            folders.put("house" + i + "/", "");
+        }
+        assertThatThrownBy(() -> MapZip.read(zip(folders))).hasMessageContaining("more than %d files".formatted(MapZip.MOST_FILES));
+    }
+
+    @Test
+    void noFileIsThereTwiceAndNoPartIsNamedTwice() {
+        Map<String, String> twice = new LinkedHashMap<>();
+        MapFolder.write(DEMO).forEach((name, text) -> twice.put("house/" + name, text));
+        twice.put("house/elsewhere/mount.json", "{}");
+        assertThatThrownBy(() -> MapZip.read(zip(twice))).isInstanceOf(ProblemsException.class).hasMessageContaining("mount.json")
+                .hasMessageContaining("twice");
+        // One of five megabytes, named a hundred thousand times, would fill any memory.
+        Map<String, String> named = new LinkedHashMap<>(MapFolder.write(DEMO));
+        named.compute("map.json", (name, text) -> text.replace("\"mount.json\"", "\"mount.json\", \"mount.json\""));
+        assertThatThrownBy(() -> MapZip.read(zip(named))).isInstanceOf(ProblemsException.class).hasMessageContaining("named twice");
+    }
+
+    /** Objects cost memory however empty they are; many files of them are no way around what one may hold. */
+    @Test
+    void allFilesTogetherHoldNoMoreThanOneMay() {
+        Map<String, String> many = new LinkedHashMap<>();
+        String part = "{\"format\":\"narrowgate-map-part/1\",\"facts\":[" + "{},".repeat(60_000) + "{}]}";
+        StringBuilder parts = new StringBuilder();
+        for (int i = 0; i < 4; i++) {
+            many.put("part%d.json".formatted(i), part);
+            parts.append(i == 0 ? "" : ",").append("\"part%d.json\"".formatted(i));
+        }
+        many.put("map.json", "{\"parts\":[%s]}".formatted(parts));
+        assertThatThrownBy(() -> MapZip.read(zip(many))).isInstanceOf(ProblemsException.class).hasMessageContaining("part3.json")
+                .hasMessageContaining("holds more than");
     }
 }
