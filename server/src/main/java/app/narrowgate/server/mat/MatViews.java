@@ -63,15 +63,15 @@ final class MatViews {
     private MatView.LookView look(MatRun.Look look) {
         Optional<Technique.Fault> mistake = look.technique().flatMap(index::technique)
                 .flatMap(technique -> look.mistake().filter(i -> i < technique.faults().size()).map(technique.faults()::get));
-        return new MatView.LookView(look.place().map(Id::value).orElse(null), look.place().map(index::placeTitle).orElse(null),
+        return new MatView.LookView(look.place().map(Id::value).orElse(null), look.place().map(this::placeTitle).orElse(null),
                 mistake.map(Technique.Fault::sign).orElse(null), mistake.map(Technique.Fault::fix).orElse(null));
     }
 
     private MatView.MatPartView part(MatPart part) {
         return new MatView.MatPartView(part.unit(), part.section().map(Coded::code).orElse(null),
                 part.drill().map(Coded::code).orElse(null), title(part), part.place().map(Id::value).orElse(null),
-                part.place().map(index::placeTitle).orElse(null), held(part.place()), part.other().map(Id::value).orElse(null),
-                part.other().map(index::placeTitle).orElse(null), held(part.other()), part.links().stream().map(this::answer).toList(),
+                part.place().map(this::placeTitle).orElse(null), held(part.place()), part.other().map(Id::value).orElse(null),
+                part.other().map(this::placeTitle).orElse(null), held(part.other()), part.links().stream().map(this::answer).toList(),
                 part.drill().map(DrillKind::feeder).orElse(null), part.drill().map(DrillKind::stop).orElse(null), cautions(part), mistakes(part),
                 part.steps().stream().map(step -> step(part, step)).toList(),
                 part.bouts().stream().map(groups -> groups.stream().map(group -> group.stream().map(this::name).toList()).toList()).toList(),
@@ -91,9 +91,14 @@ final class MatViews {
         return switch (part.section().get()) {
             case WARM_UP -> "Warm-up";
             case RECALL, NEW -> part.reactions().stream().map(this::reactionTitle).distinct().collect(Collectors.joining(", "));
-            case CHAIN, LIVE, CALLED -> part.place().map(index::placeTitle).orElse("");
+            case CHAIN, LIVE, CALLED -> part.place().map(this::placeTitle).orElse("");
             case TALK -> "What stopped you?";
         };
+    }
+
+    /** A class outlives the places that it was planned in: of one that the map no longer has its id is left. */
+    private String placeTitle(Id id) {
+        return index.isPlace(id) ? index.placeTitle(id) : id.value();
     }
 
     private String reactionTitle(Id id) {
@@ -103,8 +108,8 @@ final class MatViews {
     private MatView.AnswerView answer(LinkRef link) {
         Optional<Reaction> reaction = index.reaction(link.reaction());
         return new MatView.AnswerView(reaction.flatMap(one -> one.response(link.response())).map(response -> response.cue()).orElse(""),
-                reaction.map(Reaction::from).map(index::placeTitle).orElse(""), reactionTitle(link.reaction()),
-                reaction.flatMap(one -> one.response(link.response())).flatMap(response -> response.leads()).map(index::placeTitle).orElse(null));
+                reaction.map(Reaction::from).map(this::placeTitle).orElse(""), reactionTitle(link.reaction()),
+                reaction.flatMap(one -> one.response(link.response())).flatMap(response -> response.leads()).map(this::placeTitle).orElse(null));
     }
 
     private List<Technique> techniques(MatPart part) {
@@ -137,7 +142,8 @@ final class MatViews {
         return new MatView.MatStepView(step.number(), step.kind().code(), step.seconds(), step.side().map(Coded::code).orElse(null),
                 step.bottom().map(Coded::code).orElse(null), step.movement().map(id -> index.title(PartKind.MOVEMENTS, id)).orElse(null), step.bout(),
                 step.calls().stream().map(call -> new MatView.CallView(call.at(), part.links().indexOf(call.link()))).toList(),
-                part.notches(step), part.threes(step).stream().map(one -> new MatView.ThreeView(name(one.bottom()), name(one.top()), name(one.rests()))).toList());
+                part.notches(step),
+                part.threes(step).stream().map(one -> new MatView.ThreeView(name(one.bottom()), name(one.top()), name(one.rests()))).toList());
     }
 
     private String name(UUID id) {

@@ -153,7 +153,8 @@ class OtherGymTest {
         List<String> theirs = known.values().stream().flatMap(List::stream).distinct().toList();
         Map<String, String> twins = new HashMap<>();
         theirs.forEach(id -> twins.put(id, UUID.randomUUID().toString()));
-        Fuzzer fuzzer = new Fuzzer(stranger.get("/api/openapi").text(), 16, known);
+        Fuzzer fuzzer = new Fuzzer(stranger.get("/api/openapi").text(), 16);
+        known.forEach((name, ids) -> fuzzer.know(name, ids.toArray(String[]::new)));
         Map<String, String> before = fingerprints();
         int asked = 0;
         for (int i = 0; i < REQUESTS; i++) {
