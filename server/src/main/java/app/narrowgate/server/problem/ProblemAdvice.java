@@ -58,7 +58,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     ResponseEntity<ProblemDetail> tooMany(TooManyException e) {
         return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
                 .header(HttpHeaders.RETRY_AFTER, Long.toString(e.comeBack().toSeconds()))
-                .body(problem(HttpStatus.TOO_MANY_REQUESTS, "Wait a minute", e.getMessage()));
+                .body(problem(HttpStatus.TOO_MANY_REQUESTS, "Wait a little", e.getMessage()));
     }
 
     @ExceptionHandler(NotSignedInException.class)

@@ -2,7 +2,7 @@ package app.narrowgate.server.problem;
 
 import java.time.Duration;
 
-/** Somebody asks the same too often; they must wait. */
+/** Somebody asks the same too often, or for too much at once; they must wait. */
 public class TooManyException extends RuntimeException {
 
     private static final long serialVersionUID = 1;

@@ -3,6 +3,7 @@ package app.narrowgate.server.run;
 import app.narrowgate.server.limit.Limit;
 import app.narrowgate.server.limit.Limits;
 import app.narrowgate.server.problem.BusyException;
+import app.narrowgate.server.problem.TooManyException;
 import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -38,13 +39,14 @@ class RunRegistry {
      * Keeps a new run.
      *
      * @param elsewhere how many of the owner's go on on other nodes
-     * @throws BusyException when {@code owner} has too many already, or everybody together
+     * @throws TooManyException when {@code owner} has too many already
+     * @throws BusyException when everybody together has
      */
     synchronized Run keep(UUID owner, int elsewhere, Supplier<Run> begin) {
         long own = elsewhere + runs.values().stream().filter(run -> run.key.owner().equals(owner) && !run.state().isOver()).count();
         if (own >= MOST_OF_A_PERSON) {
             limits.met(Limit.RUNS_OF_A_PERSON);
-            throw new BusyException("You have %d computations going already. Stop one, or wait for one to end."
+            throw new TooManyException("You have %d computations going already. Stop one, or wait for one to end."
                     .formatted(own), COME_BACK);
         }
         if (runs.size() >= MOST_KEPT) {

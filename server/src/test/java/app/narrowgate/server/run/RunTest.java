@@ -6,7 +6,7 @@ import app.narrowgate.core.check.RefusedException;
 import app.narrowgate.core.progress.StoppedException;
 import app.narrowgate.core.progress.Stopping;
 import app.narrowgate.server.limit.Limits;
-import app.narrowgate.server.problem.BusyException;
+import app.narrowgate.server.problem.TooManyException;
 import io.micrometer.core.instrument.simple.SimpleMeterRegistry;
 import java.time.Clock;
 import java.time.Duration;
@@ -176,12 +176,12 @@ class RunTest {
         for (int i = 0; i < RunRegistry.MOST_OF_A_PERSON; i++) {
             first = registry.keep(one, 0, () -> new Run(new Run.Key(one, UUID.randomUUID(), 1, "all"), "review", NOON));
         }
-        assertThatThrownBy(() -> registry.keep(one, 0, RunTest::run)).isInstanceOf(BusyException.class)
+        assertThatThrownBy(() -> registry.keep(one, 0, RunTest::run)).isInstanceOf(TooManyException.class)
                 .hasMessageContaining("You have 6 computations");
         assertThat(meters.get("narrowgate.limit.met").tag("limit", "runs-of-a-person").counter().count()).isEqualTo(1);
         assertThat(registry.keep(UUID.randomUUID(), 0, RunTest::run)).as("somebody else").isNotNull();
         assertThatThrownBy(() -> registry.keep(UUID.randomUUID(), RunRegistry.MOST_OF_A_PERSON, RunTest::run)).as("all of them on other nodes")
-                .isInstanceOf(BusyException.class);
+                .isInstanceOf(TooManyException.class);
         first.end(Run.State.DONE, null);
         assertThat(registry.keep(one, 0, RunTest::run)).as("one is over").isNotNull();
     }
