@@ -38,6 +38,21 @@ export default ts.config(
     languageOptions: { parserOptions: { project: "./tsconfig.json", tsconfigRootDir: import.meta.dirname } },
   },
   {
+    // Words are words: nothing that somebody wrote becomes a part of the page's program.
+    files: ["src/**/*.{ts,tsx}"],
+    ignores: ["src/**/*.test.*"],
+    rules: {
+      "no-restricted-syntax": [
+        "error",
+        ...[
+          "JSXAttribute[name.name='dangerouslySetInnerHTML']",
+          "AssignmentExpression > MemberExpression[property.name=/^(inner|outer)HTML$/]",
+          "CallExpression > MemberExpression[property.name='insertAdjacentHTML']",
+        ].map((selector) => ({ selector, message: "Write an element, not its text." })),
+      ],
+    },
+  },
+  {
     rules: {
       "@typescript-eslint/no-misused-promises": ["error", { checksVoidReturn: { attributes: false } }],
     },

@@ -29,3 +29,7 @@ it("the server's own words are passed on", async () => {
   expect(isLost(busy)).toBe(false);
   expect(busy).toMatchObject({ problem: { title: "The disk is full" } });
 });
+
+it.each([null, "", undefined, 5])("what gives no reason is refused all the same (%s)", async (error) => {
+  expect(await answered(500, error)).toMatchObject({ problem: { status: 500, title: "Refused" } });
+});

@@ -16,7 +16,7 @@ import org.junit.jupiter.api.Test;
  */
 class ViewsStory extends Story {
 
-    private static final List<String> VIEWS = List.of("", "/held?held=head", "/flow", "/gates", "/holes", "/stances",
+    static final List<String> VIEWS = List.of("", "/held?held=head", "/flow", "/gates", "/holes", "/stances",
             "/at/mount-low", "/at/side-crossface?beside=matchup+much-heavier", "/at/half-guard/card", "/holds/finishes",
             "/holds/finishes/mount-pin", "/holds/leverage", "/holds/weight", "/holds/weight/mount-low", "/drills?place=mount-low",
             "/drills/sheet?place=mount-low", "/drills/trainer", "/history", "/files", "/start", "/workshop/situations",
@@ -25,7 +25,7 @@ class ViewsStory extends Story {
             "/workshop/postures?edit=mount-low", "/poster/mount", "/class", "/classes", "/term", "/mat", "/record",
             "/record/rounds", "/record/truth", "/record/standing", "/record/files", "/record/mine");
     /** Those that are no map's. */
-    private static final List<String> OUTSIDE = List.of("/maps", "/screen", "/gym", "/gym/audit", "/gym/letters", "/yourself", "/people", "/links",
+    static final List<String> OUTSIDE = List.of("/maps", "/screen", "/gym", "/gym/audit", "/gym/letters", "/yourself", "/people", "/links",
             "/card");
     /** Ninety cards of which one is among the views take half a minute a look. */
     private static final List<String> LONG = List.of("/booklet");
