@@ -393,6 +393,11 @@ final class PowerCuts implements AutoCloseable {
         return (int) presses.stream().filter(one -> one.startsWith(lesson)).count();
     }
 
+    /** How long the latest cut lasted. */
+    Duration back() {
+        return back.get(back.size() - 1);
+    }
+
     /** Whether the map can be put together and solved, as far as the server says. */
     boolean opens() {
         Visitor visitor = new Coach(address).visitor();
@@ -413,31 +418,5 @@ final class PowerCuts implements AutoCloseable {
         Collections.reverse(nodes);
         nodes.forEach(RunningApp::close);
         database.close();
-    }
-
-    /** So many cuts in turns of server and database, and of nodes where there are several, or of the leader of a cluster, and what came of it. */
-    public static void main(String[] arguments) throws Exception {
-        int cuts = Integer.parseInt(arguments[0]);
-        int nodes = Integer.parseInt(arguments[2]);
-        boolean cluster = arguments[3].equals("cluster");
-        List<What> turns = cluster ? List.of(What.LEADER) : nodes == 1 ? List.of(What.SERVER, What.DATABASE)
-                : List.of(What.SERVER, What.DATABASE, What.NODE);
-        try (PowerCuts house = new PowerCuts(Long.parseLong(arguments[1]), nodes,
-                cluster ? ThrowAwayDatabase.onACluster() : ThrowAwayDatabase.onTheDisk())) {
-            for (int i = 0; i < cuts; i++) {
-                What what = turns.get(i % turns.size());
-                house.cut(what);
-                System.out.printf("%d of %d: %s, back after %.1f s%n", i + 1, cuts, what, house.back.get(i).toMillis() / 1000.0);
-            }
-            Outcome outcome = house.outcome();
-            System.out.printf("%-8s %12s %6s %8s%n", "", "acknowledged", "lost", "doubled");
-            for (Kind kind : Kind.values()) {
-                System.out.printf("%-8s %12d %6d %8d%n", kind, outcome.acknowledged().get(kind), outcome.lost().get(kind), outcome.doubled().get(kind));
-            }
-            if (!house.opens() || Stream.of(outcome.lost(), outcome.doubled()).anyMatch(counts -> counts.values().stream().anyMatch(one -> one > 0))) {
-                System.exit(1);
-            }
-        }
-        System.exit(0);
     }
 }
