@@ -70,7 +70,9 @@ export async function unwrap<T>(
 ): Promise<NonNullable<T>> {
   const result = await answer.catch(() => undefined);
   if (result?.response.ok) return result.data as NonNullable<T>;
-  const said = (typeof result?.error === "object" && result.error !== null ? result.error : {}) as Partial<Problem>;
+  const said = (
+    typeof result?.error === "object" && result.error !== null ? result.error : {}
+  ) as Partial<Problem>;
   if (result === undefined || (AT_A_PROXY.includes(result.response.status) && said.title === undefined)) {
     throw new ApiError({
       status: 0,
