@@ -145,7 +145,7 @@ class DeviceStory extends Story {
         page.navigate(page.url().replace(app.address(), line.address()));
         // Of this very map: other stories had theirs kept on the same device.
         String map = page.url().replaceAll(".*/map/([^/?#]+).*", "/$1");
-        for (String ending : List.of(map, map + "/carried", map + "/pictures")) {
+        for (String ending : List.of("/session", "/maps", map, map + "/carried", map + "/pictures")) {
             keeps(page, ending);
         }
         line.cut();

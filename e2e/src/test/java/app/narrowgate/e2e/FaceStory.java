@@ -53,6 +53,8 @@ class FaceStory extends Story {
             Locator slider = page.getByRole(AriaRole.SLIDER, named("Partner’s read"));
             slider.waitFor();
             page.evaluate("() => document.fonts.ready");
+            // What moved when the setting was opened is told with the frame that shows it.
+            drawn(page);
             page.evaluate("""
                     () => {
                       window.shifted = 0;
@@ -88,6 +90,10 @@ class FaceStory extends Story {
                 || (boolean) page.evaluate("""
                         setting => window.solvedHere.some(asked =>
                           Object.entries(asked).some(([name, value]) => `${name}=${value}` === setting))""", setting));
+        drawn(page);
+    }
+
+    private static void drawn(Page page) {
         page.evaluate("() => new Promise(drawn => requestAnimationFrame(() => requestAnimationFrame(drawn)))");
     }
 
