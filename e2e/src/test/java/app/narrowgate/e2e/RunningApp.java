@@ -122,8 +122,8 @@ final class RunningApp implements AutoCloseable {
     }
 
     private Process machine(List<String> what) {
-        List<String> command = new ArrayList<>(List.of(Unpacked.JAVA, System.getProperty("narrowgate.java-option", "-XX:TieredStopAtLevel=1"),
-                "-XX:+UseSerialGC"));
+        List<String> command = new ArrayList<>(List.of(Unpacked.JAVA));
+        command.addAll(List.of(System.getProperty("narrowgate.java-options", "-XX:TieredStopAtLevel=1 -XX:+UseSerialGC").split(" ")));
         command.addAll(what);
         try {
             Path log = Files.createDirectories(Path.of("target")).resolve("app-" + port + ".log");
@@ -206,6 +206,11 @@ final class RunningApp implements AutoCloseable {
         }
     }
 
+    /** Does something behind the server's back. */
+    void execute(String statements) {
+        sql(database, statements);
+    }
+
     /** Ends the server as a failing machine would: at once, in the middle of whatever it does. */
     void kill() {
         process.destroyForcibly();
@@ -233,9 +238,24 @@ final class RunningApp implements AutoCloseable {
         }
     }
 
+    /** The number of the server's process. */
+    long process() {
+        return process.pid();
+    }
+
     /** Processor time that the server has used since it was started. */
     double processorSeconds() {
-        return process.info().totalCpuDuration().orElseThrow().toNanos() / 1e9;
+        return seconds(process.toHandle());
+    }
+
+    /** The same of the processes that the database has now. */
+    double databaseSeconds() {
+        return stored("select pid from pg_stat_activity").stream().flatMap(pid -> ProcessHandle.of(Long.parseLong(pid)).stream())
+                .mapToDouble(RunningApp::seconds).sum();
+    }
+
+    private static double seconds(ProcessHandle process) {
+        return process.info().totalCpuDuration().map(used -> used.toNanos() / 1e9).orElse(0.0);
     }
 
     /** Waits until the server says that it takes requests. */

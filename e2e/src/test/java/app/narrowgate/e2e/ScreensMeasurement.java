@@ -1,23 +1,14 @@
 package app.narrowgate.e2e;
 
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse.BodyHandlers;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
-import java.util.UUID;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.Flow;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicReference;
-import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -30,7 +21,6 @@ import java.util.regex.Pattern;
 final class ScreensMeasurement {
 
     private static final Pattern ID = Pattern.compile("\"id\":\"([0-9a-f-]{36})\"");
-    private static final Pattern TOKEN = Pattern.compile("\"token\":\"([^\"]+)\"");
     private static final Pattern STEP = Pattern.compile("\"step\":(\\d+)");
     private static final Pattern VERSION = Pattern.compile("\"version\":(\\d+)");
 
@@ -52,31 +42,14 @@ final class ScreensMeasurement {
         String map = "/api/maps/" + first(ID, text(visitor, "/api/maps"));
         String mat = map + "/classes/" + first(ID, text(visitor, map + "/classes?from=" + today + "&until=" + today)) + "/mat";
         String laid = sent(visitor, mat, "");
-        String token = first(TOKEN, sent(visitor, mat + "/links", "{\"kind\":\"screen\"}"));
-        String body = "{\"token\":\"%s\"}".formatted(token);
-        CountDownLatch there = new CountDownLatch(screens);
-        ExecutorService reading = Executors.newFixedThreadPool(2);
-        HttpClient http = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).executor(reading).build();
-        String csrf = UUID.randomUUID().toString();
-        for (int i = 0; i < screens; i++) {
-            HttpRequest request = HttpRequest.newBuilder(URI.create(app.address() + "/api/screens/events"))
-                    .header("Content-Type", "application/json").header("Origin", app.address()).header("Cookie", "XSRF-TOKEN=" + csrf)
-                    .header("X-XSRF-TOKEN", csrf).POST(HttpRequest.BodyPublishers.ofString(body)).build();
-            boolean[] first = {true};
-            http.sendAsync(request, BodyHandlers.fromLineSubscriber(new Lines(line -> {
-                if (line.startsWith("data:") && line.length() > 10) {
-                    if (first[0]) {
-                        first[0] = false;
-                        there.countDown();
-                    }
-                    heard(line);
-                }
-            })));
+        try (Screens follow = new Screens(app.address())) {
+            follow.open(visitor, mat, screens, this::heard);
+            press(app, visitor, mat, Integer.parseInt(first(STEP, laid)), screens, presses);
         }
-        if (!there.await(2, TimeUnit.MINUTES)) {
-            throw new IllegalStateException(there.getCount() + " screens were never shown the class");
-        }
-        int step = Integer.parseInt(first(STEP, laid));
+    }
+
+    private void press(RunningApp app, Visitor visitor, String mat, int begun, int screens, int presses) throws InterruptedException {
+        int step = begun;
         List<Double> all = new ArrayList<>();
         List<Double> last = new ArrayList<>();
         double before = app.processorSeconds();
@@ -85,8 +58,7 @@ final class ScreensMeasurement {
             int version = Integer.parseInt(first(VERSION, text(visitor, mat)));
             Awaited next = new Awaited(version + 1, System.nanoTime(), new CountDownLatch(screens), new ConcurrentLinkedQueue<>());
             awaited.set(next);
-            String answer = sent(visitor, mat + "/presses",
-                    "{\"id\":\"%s\",\"deed\":\"%s\",\"step\":%d,\"ago\":0}".formatted(UUID.randomUUID(), deed, step));
+            String answer = sent(visitor, mat + "/presses", Years.press(deed, step));
             step = Integer.parseInt(first(STEP, answer));
             deed = deed.equals("stop") ? "go" : "stop";
             if (!next.left().await(1, TimeUnit.MINUTES)) {
@@ -101,7 +73,6 @@ final class ScreensMeasurement {
         System.out.printf(Locale.ROOT, "%d screens, %d presses: median %.0f ms, p99 %.0f ms; the last screen median %.0f ms, worst %.0f ms; "
                 + "%.0f ms of processor time a press%n", screens, presses, all.get(all.size() / 2), all.get((int) (all.size() * 0.99)),
                 last.get(last.size() / 2), last.get(last.size() - 1), cost * 1000);
-        reading.shutdownNow();
     }
 
     private void heard(String line) {
@@ -127,29 +98,5 @@ final class ScreensMeasurement {
             throw new IllegalStateException("Nothing like " + pattern + " in " + text.substring(0, Math.min(300, text.length())));
         }
         return found.group(1);
-    }
-
-    /** Tells each line as it comes. */
-    private record Lines(Consumer<String> heard) implements Flow.Subscriber<String> {
-
-        @Override
-        public void onSubscribe(Flow.Subscription subscription) {
-            subscription.request(Long.MAX_VALUE);
-        }
-
-        @Override
-        public void onNext(String line) {
-            heard.accept(line);
-        }
-
-        @Override
-        public void onError(Throwable cut) {
-            // The house closes.
-        }
-
-        @Override
-        public void onComplete() {
-            // The house closes.
-        }
     }
 }

@@ -1,18 +1,10 @@
 package app.narrowgate.e2e;
 
-import java.net.http.HttpResponse;
-import java.time.Instant;
-import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Random;
-import java.util.UUID;
-import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -21,19 +13,10 @@ import java.util.stream.Stream;
  */
 final class SizeMeasurement {
 
-    private static final int AT_ONCE = 200;
-    private static final int DAYS = 1_000;
-    private static final int HERE = 16;
-    private static final List<String> ENDINGS = List.of("guard", "half", "turtle", "tap", "held", "standing");
-    private static final long SEED = 20_261_129;
-
     private final RunningApp app;
-    private final Coach coach;
-    private final Random random = new Random(SEED);
 
     private SizeMeasurement(RunningApp app) {
         this.app = app;
-        coach = new Coach(app.address());
     }
 
     /** Rows and bytes of a table. */
@@ -46,64 +29,13 @@ final class SizeMeasurement {
         try (RunningApp app = RunningApp.start()) {
             SizeMeasurement measurement = new SizeMeasurement(app);
             Map<String, Size> before = measurement.sizes();
-            List<String> people = measurement.people(many[0]);
-            measurement.rounds(people, many[1]);
-            measurement.classes(people, many[2]);
-            measurement.changes(many[3]);
+            Years years = new Years(new Coach(app.address()));
+            List<String> people = years.people(many[0]);
+            years.rounds(people, many[1]);
+            years.classes(people, many[2]);
+            years.changes(many[3]);
             measurement.tell(before, measurement.sizes());
         }
-    }
-
-    private List<String> people(int many) {
-        for (int from = 0; from < many; from += AT_ONCE) {
-            int to = Math.min(from + AT_ONCE, many);
-            taken(coach.visitor().send("POST", "/api/people", "{\"people\":[%s]}".formatted(IntStream.range(from, to)
-                    .mapToObj("{\"name\":\"Pell Underhill %d\",\"age\":\"adults\",\"level\":\"novice\",\"weight\":71.5,\"notes\":\"\"}"::formatted)
-                    .collect(Collectors.joining(",")))));
-        }
-        return coach.people(many);
-    }
-
-    private void rounds(List<String> people, int many) {
-        for (int from = 0; from < many; from += AT_ONCE) {
-            List<String> events = new ArrayList<>();
-            for (int i = from; i < Math.min(from + AT_ONCE, many); i++) {
-                int below = random.nextInt(people.size());
-                int above = (below + 1 + random.nextInt(people.size() - 1)) % people.size();
-                events.add("""
-                        {"id":"%s","kind":"round","at":"%s","person":"%s","partner":"%s","start":"mount-low","side":"left","ending":"%s","seconds":%d,
-                        "reaction":"low-trap-bridge"}""".formatted(UUID.randomUUID(), Instant.now().minus(random.nextInt(DAYS), ChronoUnit.DAYS),
-                        people.get(below), people.get(above), ENDINGS.get(random.nextInt(ENDINGS.size())), 10 + random.nextInt(80)));
-            }
-            taken(coach.visitor().send("POST", coach.map() + "/record/events", "{\"events\":[%s]}".formatted(String.join(",", events))));
-        }
-    }
-
-    private void classes(List<String> people, int many) {
-        for (int i = 0; i < many; i++) {
-            String id = UUID.randomUUID().toString();
-            taken(coach.visitor().send("POST", coach.map() + "/classes", """
-                    {"id":"%s","lesson":{"title":"Size %d","day":"2032-05-04","starts":"19:30","minutes":60,"family":"mount","read":0.25,"late":0.5,
-                    "usual":"step-by-step","here":["%s"],"fixed":[],"out":[],"together":[],"apart":[],"odd":"three","limit":12,"turn":0}}"""
-                    .formatted(id, i, String.join("\",\"", people.subList(0, Math.min(HERE, people.size()))))));
-            taken(coach.visitor().send("POST", coach.map() + "/classes/" + id + "/mat", ""));
-            taken(coach.visitor().send("POST", coach.map() + "/classes/" + id + "/mat/presses",
-                    "{\"id\":\"%s\",\"deed\":\"start\",\"step\":0,\"ago\":0}".formatted(UUID.randomUUID())));
-        }
-    }
-
-    private void changes(int many) {
-        int revision = Coach.revision(coach.visitor().get(coach.map()));
-        for (int i = 0; i < many; i++) {
-            revision = Coach.revision(taken(coach.save(revision, "Change %d of the map, in some words".formatted(i))));
-        }
-    }
-
-    private static HttpResponse<byte[]> taken(HttpResponse<byte[]> answer) {
-        if (answer.statusCode() >= 300) {
-            throw new IllegalStateException("Refused with %d: %s".formatted(answer.statusCode(), Visitor.text(answer)));
-        }
-        return answer;
     }
 
     private Map<String, Size> sizes() {

@@ -158,7 +158,7 @@ class ReadingController {
 
     @PostMapping
     @Operation(operationId = "keepReadings", summary = "Keep what was read; sent twice it is kept once")
-    SummaryView keep(@PathVariable UUID mapId, @NotNull @Size(max = MOST_AT_ONCE) @RequestBody List<@Valid ReadingView> read,
+    SummaryView keep(@PathVariable UUID mapId, @NotNull @Size(max = MOST_AT_ONCE) @RequestBody List<@NotNull @Valid ReadingView> read,
             @AuthenticationPrincipal SignedIn who) {
         Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
         // A device's clock may be wrong; nothing was read after now.

@@ -123,7 +123,7 @@ public class LessonPlanner {
         Setting house = OddsQuestion.ofNobody(lesson.aim().map(Id::value).orElse(null), lesson.read(), lesson.late(), null, null)
                 .toSetting(map.index());
         // The request is part of the question, so that nothing planned for others, or before they came, is ever given.
-        ClassPlan plan = answers.answer(AnswerStore.Question.of(map, house, "class " + AnswerStore.shortName(request.toString())),
+        ClassPlan plan = answers.answer(AnswerStore.Question.of(map, house, "class " + AnswerStore.shortName(request.toString())).takingTime(),
                 () -> ClassPlanner.plan(request, house, setting -> solved.solved(map, setting)));
         return new PlannedLesson(Optional.of(plan), rounds(lesson, students, lately(lesson, past), plan), last,
                 last.isEmpty() ? List.of() : students.stream().filter(Student::missed).map(Student::id).toList(), due);

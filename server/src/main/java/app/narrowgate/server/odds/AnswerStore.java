@@ -33,12 +33,18 @@ public class AnswerStore {
      *
      * @param about the kind of answer and whatever else it depends on
      * @param weight what an answer weighs, about
+     * @param takesTime true where it takes long to compute, however large the map is
      */
-    public record Question(UUID map, int revision, Setting setting, String about, int weight) {
+    public record Question(UUID map, int revision, Setting setting, String about, int weight, boolean takesTime) {
 
         /** The question about a map as it is. */
         public static Question of(StoredMap map, Setting setting, String about) {
-            return new Question(map.id(), map.revision(), setting, about, AnswerStore.weight(map.index()));
+            return new Question(map.id(), map.revision(), setting, about, AnswerStore.weight(map.index()), false);
+        }
+
+        /** The same about something that takes long to compute, however large the map is: what is quick does not wait behind it. */
+        public Question takingTime() {
+            return new Question(map, revision, setting, about, weight, true);
         }
 
         /**
@@ -83,7 +89,7 @@ public class AnswerStore {
         CompletableFuture<Object> known = answers.getIfPresent(question);
         return known != null && known.isDone() && !known.isCompletedExceptionally()
                 ? (T) known.join()
-                : desk.compute(question.weight(), () -> shared(question, compute));
+                : desk.compute(question.weight(), question.takesTime(), () -> shared(question, compute));
     }
 
     @SuppressWarnings("unchecked")

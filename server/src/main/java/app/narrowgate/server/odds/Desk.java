@@ -22,8 +22,8 @@ import org.springframework.stereotype.Component;
 
 /**
  * Computes what requests wait for, aside from their threads: a few at once, few waiting behind them, and none longer
- * than {@link #PATIENCE}; whoever comes beyond is told when to come back. What is about a large map has a queue of its
- * own and one thread, so that it never stands in the way of small ones. A request cannot see that its client has gone,
+ * than {@link #PATIENCE}; whoever comes beyond is told when to come back. What is about a large map, and what takes long
+ * about any, has a queue of its own and one thread, so that it never stands in the way of what is quick. A request cannot see that its client has gone,
  * so what it waits for is given up when its patience ends; what may take longer is a run.
  */
 @Component
@@ -40,6 +40,7 @@ public class Desk {
     private final Limits limits;
     private final Duration patience;
     private final ThreadPoolExecutor small = pool("answer", 2, 64);
+    private final ThreadPoolExecutor lengthy = pool("lengthy-answer", 1, 16);
     private final ThreadPoolExecutor large = pool("large-answer", 1, 8);
 
     @Autowired
@@ -85,13 +86,23 @@ public class Desk {
      * @throws BusyException when too many wait already, or when it takes too long
      */
     public <T> T compute(int weight, Supplier<T> work) {
+        return compute(weight, false, work);
+    }
+
+    /**
+     * The same.
+     *
+     * @param takesTime true where it takes long on a small map, too
+     * @throws BusyException when too many wait already, or when it takes too long
+     */
+    <T> T compute(int weight, boolean takesTime, Supplier<T> work) {
         if (COMPUTING.get()) {
             return work.get();
         }
         GymScope scope = GymScope.current();
         Future<T> answer;
         try {
-            answer = (weight > LARGE ? large : small).submit(() -> scope.get(work));
+            answer = (weight > LARGE ? large : takesTime ? lengthy : small).submit(() -> scope.get(work));
         } catch (RejectedExecutionException e) {
             limits.met(Limit.ANSWERS_AT_ONCE);
             throw new BusyException("Much is being computed at this moment. Try again in a few seconds.", COME_BACK);
@@ -124,6 +135,7 @@ public class Desk {
     @PreDestroy
     void close() {
         small.shutdownNow();
+        lengthy.shutdownNow();
         large.shutdownNow();
     }
 }

@@ -31,6 +31,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -41,6 +42,8 @@ public class People {
 
     /** More than any gym has on its books. */
     static final int MOST = 5_000;
+    /** So many at most are asked for one by one. */
+    private static final int FEW = 200;
 
     /** Two people as they are reckoned with, and what they are called. */
     public record Pair(String you, String they, Pairing pairing) {
@@ -227,11 +230,9 @@ public class People {
      */
     @Transactional
     public List<InClass> inClass(Collection<UUID> ids, LocalDate day, Optional<SignedIn> shown) {
-        Set<UUID> wanted = Set.copyOf(ids);
         Map<UUID, List<Ailment>> ailments = new HashMap<>();
         mapper.everyAilment().forEach(row -> ailments.computeIfAbsent(row.person(), id -> new ArrayList<>()).add(row.ailment().ailment()));
-        List<InClass> found = mapper.all().stream().filter(row -> wanted.contains(row.id()))
-                .map(row -> new InClass(row.id(), row.person(), Ailment.on(day, ailments.getOrDefault(row.id(), List.of())))).toList();
+        List<InClass> found = these(ids).map(row -> new InClass(row.id(), row.person(), Ailment.on(day, ailments.getOrDefault(row.id(), List.of())))).toList();
         shown.filter(by -> by.may(Right.READ_HEALTH)).ifPresent(by -> found.stream().filter(one -> !one.hurt().isEmpty())
                 .forEach(one -> audit.noteOnce(by.id(), Deed.READ_HEALTH, one.id(), "to plan a class")));
         return found;
@@ -249,11 +250,19 @@ public class People {
         return named;
     }
 
+    /** Those of {@code ids} who are on the roster, in its order; of a class that is few of many. */
+    private Stream<PersonRow> these(Collection<UUID> ids) {
+        Set<UUID> wanted = Set.copyOf(ids);
+        if (wanted.isEmpty()) {
+            return Stream.empty();
+        }
+        return wanted.size() <= FEW ? mapper.these(wanted).stream() : mapper.all().stream().filter(row -> wanted.contains(row.id()));
+    }
+
     /** What people on the roster are called, in the roster's order. */
     public Map<UUID, String> called(Collection<UUID> ids) {
-        Set<UUID> wanted = Set.copyOf(ids);
         Map<UUID, String> names = new LinkedHashMap<>();
-        mapper.all().stream().filter(row -> wanted.contains(row.id())).forEach(row -> names.put(row.id(), row.name()));
+        these(ids).forEach(row -> names.put(row.id(), row.name()));
         return names;
     }
 
@@ -268,17 +277,15 @@ public class People {
 
     /** What those of {@code ids} who are on the roster weigh, in kilograms, where that is known. */
     public Map<UUID, Optional<Double>> weights(Collection<UUID> ids) {
-        Set<UUID> wanted = Set.copyOf(ids);
         Map<UUID, Optional<Double>> weights = new HashMap<>();
-        mapper.all().stream().filter(row -> wanted.contains(row.id())).forEach(row -> weights.put(row.id(), row.person().weight()));
+        these(ids).forEach(row -> weights.put(row.id(), row.person().weight()));
         return weights;
     }
 
     /** How experienced those of {@code ids} are who are on the roster, where that is known. */
     public Map<UUID, Level> levels(Collection<UUID> ids) {
-        Set<UUID> wanted = Set.copyOf(ids);
         Map<UUID, Level> levels = new HashMap<>();
-        mapper.all().stream().filter(row -> wanted.contains(row.id())).forEach(row -> row.person().level().ifPresent(level -> levels.put(row.id(), level)));
+        these(ids).forEach(row -> row.person().level().ifPresent(level -> levels.put(row.id(), level)));
         return levels;
     }
 

@@ -1,5 +1,6 @@
 package app.narrowgate.server.person;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -23,6 +24,13 @@ interface PersonMapper {
 
     @Select(PERSON + "order by lower(p.name), p.id")
     List<PersonRow> all();
+
+    /** Those of some ids, in the same order. */
+    @Select("<script>" + PERSON + """
+            where p.id in <foreach collection="ids" item="id" open="(" separator="," close=")">#{id}</foreach>
+            order by lower(p.name), p.id
+            </script>""")
+    List<PersonRow> these(@Param("ids") Collection<UUID> ids);
 
     @Select(PERSON + "where p.id = #{id}")
     Optional<PersonRow> byId(UUID id);

@@ -162,10 +162,10 @@ interface RecordMapper {
             """ + NOT_VOID + "order by e.reaction, e.at desc, e.id")
     List<Kept> kept(UUID mapId);
 
-    /** Another word whenever anything was kept, taken out or erased. */
+    /** Another word whenever anything that happened before an instant was kept, and whenever anything was taken out or erased. */
     @Select("select count(*) || ' ' || coalesce(max(e.kept_at), 'epoch') || ' ' || count(e.person) || ' ' || " + IMPORTS
-            + "from record_event e where e.map_id = #{mapId}")
-    String wholeState(UUID mapId);
+            + "from record_event e where e.map_id = #{mapId} and (e.at < #{until} or e.voids is not null)")
+    String stateBefore(@Param("mapId") UUID mapId, @Param("until") Instant until);
 
     /** Another word whenever a round was kept, taken out or erased. */
     @Select("""

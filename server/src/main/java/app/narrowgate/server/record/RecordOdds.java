@@ -117,6 +117,6 @@ public class RecordOdds {
     }
 
     private static AnswerStore.Question question(StoredMap map, Setting setting, String what, Asked asked) {
-        return AnswerStore.Question.of(map, setting, what + " " + asked);
+        return AnswerStore.Question.of(map, setting, what + " " + asked).takingTime();
     }
 }

@@ -277,8 +277,8 @@ public class RecordStore implements Attended {
         return mapper.state(mapId);
     }
 
-    /** Another word whenever anything was kept, taken out or erased. */
-    public String wholeState(UUID mapId) {
-        return mapper.wholeState(mapId);
+    /** Another word whenever anything that happened before an instant was kept, and whenever anything was taken out or erased. */
+    public String stateBefore(UUID mapId, Instant until) {
+        return mapper.stateBefore(mapId, until);
     }
 }

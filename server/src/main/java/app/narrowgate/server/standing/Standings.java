@@ -37,6 +37,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -44,7 +45,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.Predicate;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -132,9 +133,9 @@ public class Standings implements Wanting, Learned {
     /** Everybody, worked out once until something more is known. */
     private List<Standing> everybody(StoredMap map, LocalDate today, LocalDate until) {
         List<People.InClass> roster = people.everybody();
-        String known = String.join(" ", roster.toString(), lessons.state(map.id()), record.wholeState(map.id()), asks.state(map.id()));
+        String known = String.join(" ", roster.toString(), lessons.state(map.id()), record.stateBefore(map.id(), end(until)), asks.state(map.id()));
         return answers.answer(AnswerStore.Question.of(map, RecordOdds.ofRounds(map.index()), "standings %s %s %s".formatted(today, until,
-                AnswerStore.shortName(known))), () -> of(map, roster, Optional.empty(), today, until));
+                AnswerStore.shortName(known))).takingTime(), () -> of(map, roster, Optional.empty(), today, until));
     }
 
     /** @param until the last day of which anything is looked at */
@@ -148,18 +149,20 @@ public class Standings implements Wanting, Learned {
     /** What is known of those on the roster, or of only one of them. */
     private List<Person> known(StoredMap map, List<People.InClass> roster, Optional<UUID> only, LocalDate today, LocalDate until) {
         List<Lesson> past = lessons.between(map.id(), today.minusDays(YEARS), until, today);
-        RecordStore.Seen seen = record.seen(map.id(), only, until.plusDays(1).atStartOfDay(ZoneOffset.UTC).toInstant());
-        List<Person> all = new ArrayList<>();
-        for (People.InClass person : roster) {
-            if (only.isEmpty() || only.get().equals(person.id())) {
-                Predicate<UUID> theirs = person.id()::equals;
-                all.add(new Person(map, person, past.stream().filter(one -> one.here().contains(person.id())).toList(),
-                        seen.rounds().stream().filter(one -> theirs.test(one.person())).toList(),
-                        seen.repetitions().stream().filter(one -> theirs.test(one.person())).toList(),
-                        seen.decisions().stream().filter(one -> theirs.test(one.person())).toList()));
-            }
-        }
-        return all;
+        RecordStore.Seen seen = record.seen(map.id(), only, end(until));
+        Map<UUID, List<RecordStore.Began>> rounds = seen.rounds().stream().collect(Collectors.groupingBy(RecordStore.Began::person));
+        Map<UUID, List<Event.Repetitions>> repetitions = seen.repetitions().stream().collect(Collectors.groupingBy(Event.Repetitions::person));
+        Map<UUID, List<RecordStore.Decided>> decisions = seen.decisions().stream().collect(Collectors.groupingBy(RecordStore.Decided::person));
+        Map<Level, List<Id>> gates = new EnumMap<>(Level.class);
+        return roster.stream().filter(person -> only.isEmpty() || only.get().equals(person.id()))
+                .map(person -> new Person(map, person, past.stream().filter(one -> one.here().contains(person.id())).toList(),
+                        rounds.getOrDefault(person.id(), List.of()), repetitions.getOrDefault(person.id(), List.of()),
+                        decisions.getOrDefault(person.id(), List.of()), level -> gates.computeIfAbsent(level, from -> asks.gates(map, from))))
+                .toList();
+    }
+
+    private static Instant end(LocalDate day) {
+        return day.plusDays(1).atStartOfDay(ZoneOffset.UTC).toInstant();
     }
 
     private List<StudentOdds> odds(StoredMap map, List<People.InClass> roster) {
@@ -178,15 +181,17 @@ public class Standings implements Wanting, Learned {
         private final List<RecordStore.Began> rounds;
         private final List<Event.Repetitions> repetitions;
         private final List<RecordStore.Decided> decisions;
+        private final Function<Level, List<Id>> asked;
 
         Person(StoredMap map, People.InClass person, List<Lesson> classes, List<RecordStore.Began> rounds, List<Event.Repetitions> repetitions,
-                List<RecordStore.Decided> decisions) {
+                List<RecordStore.Decided> decisions, Function<Level, List<Id>> asked) {
             this.map = map;
             this.person = person;
             this.classes = classes;
             this.rounds = rounds;
             this.repetitions = repetitions;
             this.decisions = decisions;
+            this.asked = asked;
         }
 
         Standing standing(StudentOdds odds, LocalDate today) {
@@ -247,7 +252,7 @@ public class Standings implements Wanting, Learned {
         private List<Gate> gates(Map<Gate, RecordStore.Decided> decided) {
             String level = person.person().level().map(Coded::code).orElse("");
             List<Gate> gates = new ArrayList<>();
-            for (Id place : person.person().level().map(from -> asks.gates(map, from)).orElse(List.of())) {
+            for (Id place : person.person().level().map(asked).orElse(List.of())) {
                 for (Side side : Side.values()) {
                     Optional<RecordStore.Decided> decision = decisions.stream().filter(one -> one.level().equals(level) && one.place().equals(place.value())
                             && one.side().equals(side.code())).findFirst();

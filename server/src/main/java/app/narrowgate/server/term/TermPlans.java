@@ -108,7 +108,7 @@ public class TermPlans {
         }).toList(), students);
         Setting house = house(map, coming.isEmpty() ? classes : coming);
         String about = (anew ? "term anew " : "term ") + AnswerStore.shortName(request.toString());
-        TermPlan plan = answers.answer(AnswerStore.Question.of(map, house, about), () -> anew
+        TermPlan plan = answers.answer(AnswerStore.Question.of(map, house, about).takingTime(), () -> anew
                 ? TermPlanner.plan(request, house, setting -> solved.solved(map, setting))
                 : TermPlanner.reckon(request, house, setting -> solved.solved(map, setting)));
         Map<Id, LocalDate> taught = taught(map, classes, today);

@@ -65,6 +65,7 @@ class ReadingApiTest extends DemoMapTest {
         assertThat(keep(reading(UUID.randomUUID(), true, 3, 900), reading(UUID.randomUUID(), true, 3, 9)).status()).isEqualTo(400);
         assertThat(keep(reading(UUID.randomUUID(), true, 3, 900), reading(UUID.randomUUID(), true, 3, 900).replace("mount-low", "A b"))
                 .status()).isEqualTo(422);
+        assertThat(keep("null").status()).isEqualTo(400);
         assertThat(client.get(map + "/readings/mine").json().get("readings").intValue()).isEqualTo(before);
         assertThat(server.client().get(map + "/readings/mine").status()).isEqualTo(401);
     }

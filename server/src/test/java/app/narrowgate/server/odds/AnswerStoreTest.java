@@ -19,7 +19,7 @@ class AnswerStoreTest {
     private final AnswerStore answers = new AnswerStore(new Desk(new Limits(new SimpleMeterRegistry())));
 
     private static AnswerStore.Question question(String about) {
-        return new AnswerStore.Question(MAP, 3, Setting.of(Id.of("even")), about, 10);
+        return new AnswerStore.Question(MAP, 3, Setting.of(Id.of("even")), about, 10, false);
     }
 
     @Test

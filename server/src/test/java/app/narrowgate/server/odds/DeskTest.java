@@ -95,6 +95,19 @@ class DeskTest {
         assertThat(met("answers-at-once")).isEqualTo(2);
     }
 
+    /** What is quick is answered while as much that takes long is asked for as there are threads for anything else. */
+    @Test
+    void whatTakesLongWaitsInAQueueOfItsOwn() throws InterruptedException {
+        List<CompletableFuture<String>> asked = new ArrayList<>();
+        for (int i = 0; i < 3; i++) {
+            asked.add(CompletableFuture.supplyAsync(() -> desk.compute(SMALL, true, this::slow), task -> new Thread(task).start()));
+        }
+        begun.await();
+        assertThat(desk.<String>compute(SMALL, () -> Thread.currentThread().getName())).startsWith("answer-");
+        goOn.countDown();
+        assertThat(asked).allSatisfy(one -> assertThat(one.join()).isEqualTo("slow"));
+    }
+
     @Test
     void whatTakesTooLongIsGivenUp() {
         CompletableFuture<Boolean> stopped = new CompletableFuture<>();

@@ -57,7 +57,7 @@ class ErrorPageTest {
             sql(server, """
                     create function gone() returns trigger language plpgsql as $$
                         begin raise exception 'ended by an administrator' using errcode = '57P01'; end $$;
-                    create trigger gone before update on spring_session for each row execute function gone();""");
+                    create trigger gone before update on spring_session for each statement execute function gone();""");
             for (String path : List.of(file, parts, "/api/maps")) {
                 TestClient.Answer answer = client.get(path);
                 assertThat(answer.status()).as(path + answer.text()).isEqualTo(503);

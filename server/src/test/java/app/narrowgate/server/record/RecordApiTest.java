@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import app.narrowgate.server.DemoMapTest;
 import app.narrowgate.server.TestClient;
 import app.narrowgate.server.TestClient.Answer;
+import app.narrowgate.server.gym.GymScope;
+import app.narrowgate.server.gym.Gyms;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -97,6 +99,27 @@ class RecordApiTest extends DemoMapTest {
         assertThat(first.get("place").stringValue()).isEqualTo("mount-low");
         assertThat(first.get("low").doubleValue()).isLessThan(first.get("likely").doubleValue());
         assertThat(first.get("high").doubleValue()).isGreaterThan(first.get("likely").doubleValue());
+    }
+
+    private static String stateBefore(Instant until) {
+        UUID gym = server.bean(Gyms.class).all().get(0).id();
+        return GymScope.of(gym).get(() -> server.bean(RecordStore.class).stateBefore(UUID.fromString(own.substring(own.lastIndexOf('/') + 1)), until));
+    }
+
+    /** What was worked out of what was known when a day began still holds while rounds of that day come in. */
+    @Test
+    void whatIsLoggedLaterIsNotOfTheStateBefore() {
+        Instant morning = Instant.now().minus(Duration.ofHours(1));
+        String begun = stateBefore(morning);
+        UUID today = UUID.randomUUID();
+        keep(client, round(today, "mount-low", "guard", Instant.now(), ""));
+        assertThat(stateBefore(morning)).isEqualTo(begun);
+        UUID early = UUID.randomUUID();
+        keep(client, round(early, "mount-low", "guard", morning.minusSeconds(60), ""));
+        String told = stateBefore(morning);
+        assertThat(told).as("noted late, of the day before").isNotEqualTo(begun);
+        keep(client, taken(early.toString()));
+        assertThat(stateBefore(morning)).as("taken out").isNotEqualTo(told).isNotEqualTo(begun);
     }
 
     @Test
