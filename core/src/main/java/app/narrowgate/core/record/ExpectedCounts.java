@@ -44,22 +44,25 @@ final class ExpectedCounts {
     private final double[] chosen;
     /** Index situation. */
     private final List<List<Move>> moves = new ArrayList<>();
+    /** All of them, by their number. */
+    private final List<Move> everyMove = new ArrayList<>();
     /** By where they are over: most ends have the same chain. */
     private final Map<BitSet, RoundChain> chains = new HashMap<>();
     private final Map<List<?>, Conditioned> conditioned = new HashMap<>();
     /** By chain, and by the place that is come to. */
     private final Map<RoundChain, Map<Integer, double[]>> coming = new IdentityHashMap<>();
-    private final Map<Conditioned, Map<Integer, Counts>> quietCounts = new IdentityHashMap<>();
+    private final Map<Conditioned, Map<Integer, double[]>> quietTimes = new IdentityHashMap<>();
     private final Map<Conditioned, double[]> quiet = new IdentityHashMap<>();
     private final Map<List<?>, Optional<Counts>> found = new HashMap<>();
 
     /**
      * One way it can go on.
      *
+     * @param number by which it is counted: that is done very often, and names are slow
      * @param tried what was chosen; empty where there is nothing to choose
      * @param share how often, what is chosen included
      */
-    private record Move(Optional<Reaction> tried, Branch branch, double share, int landing) {
+    private record Move(int number, Optional<Reaction> tried, Branch branch, double share, int landing) {
 
         boolean gotGoing() {
             return branch.cause() == Branch.Cause.RESPONSE;
@@ -99,7 +102,9 @@ final class ExpectedCounts {
     }
 
     private Move move(Optional<Reaction> tried, Branch branch, double times) {
-        return new Move(tried, branch, times * branch.share(), solved.place(branch.landing()));
+        Move move = new Move(everyMove.size(), tried, branch, times * branch.share(), solved.place(branch.landing()));
+        everyMove.add(move);
+        return move;
     }
 
     /** What it was made for. */
@@ -126,7 +131,8 @@ final class ExpectedCounts {
      * all beginnings, as what is expected is linear in where rounds begin.
      */
     Counts sum(Map<Tally.Kind, Double> times) {
-        Counts all = new Counts();
+        Counts other = new Counts();
+        double[] gone = none();
         Map<Conditioned, double[]> toTheEnd = new LinkedHashMap<>();
         Map<Conditioned, Map<Integer, double[]>> toTheNoted = new LinkedHashMap<>();
         times.forEach((kind, many) -> {
@@ -136,12 +142,12 @@ final class ExpectedCounts {
             int start = solved.place(kind.start());
             Optional<Reaction> noted = kind.reaction().flatMap(solved.index()::reaction);
             if (kind.nothing()) {
-                of(kind).ifPresent(counts -> all.add(counts, many));
+                of(kind).ifPresent(counts -> other.add(counts, many));
             } else if (noted.isPresent()) {
                 Conditioned end = end(start, kind.ending());
                 int from = solved.place(noted.get().from());
                 double coming = coming(end, from)[start];
-                if (on(all, noted.get(), kind.response(), end, many) && coming > 0) {
+                if (on(gone, noted.get(), kind.response(), end, many) && coming > 0) {
                     toTheNoted.computeIfAbsent(end, one -> new LinkedHashMap<>()).computeIfAbsent(from, one -> new double[solved.game().places])[start] += many / coming;
                 }
             } else {
@@ -151,9 +157,9 @@ final class ExpectedCounts {
                 }
             }
         });
-        toTheEnd.forEach((end, starts) -> count(all, starts, end, end.chance()));
-        toTheNoted.forEach((end, byPlace) -> byPlace.forEach((from, starts) -> count(all, starts, end, coming(end, from))));
-        return all;
+        toTheEnd.forEach((end, starts) -> count(gone, starts, end, end.chance()));
+        toTheNoted.forEach((end, byPlace) -> byPlace.forEach((from, starts) -> count(gone, starts, end, coming(end, from))));
+        return counted(gone, other);
     }
 
     private Optional<Counts> counted(Situation start, Tally.Kind kind) {
@@ -168,7 +174,7 @@ final class ExpectedCounts {
         Conditioned end = end(place, kind.ending());
         double[] quietly = quietly(end);
         if (quietly[place] > 0) {
-            counts.add(quietly(place, end, quietly), 1);
+            counted(quietly(place, end, quietly), counts);
         }
         return Optional.of(counts);
     }
@@ -185,9 +191,9 @@ final class ExpectedCounts {
         if (end.chance()[start] <= 0) {
             return Optional.empty();
         }
-        Counts counts = new Counts();
-        count(counts, begun(start, 1 / end.chance()[start]), end, end.chance());
-        return Optional.of(counts);
+        double[] times = none();
+        count(times, begun(start, 1 / end.chance()[start]), end, end.chance());
+        return Optional.of(counted(times, new Counts()));
     }
 
     private double[] begun(int start, double times) {
@@ -197,12 +203,12 @@ final class ExpectedCounts {
     }
 
     /** Counts all that can happen from the beginnings on, each as often as it is come to, by what its landing weighs. */
-    private void count(Counts counts, double[] starts, Conditioned end, double[] weight) {
+    private void count(double[] times, double[] starts, Conditioned end, double[] weight) {
         double[] visits = end.chain().visits(starts);
         for (int s = 0; s < solved.game().situations; s++) {
             if (visits[s] > 0) {
                 for (Move move : moves.get(s)) {
-                    count(counts, move, visits[s] * move.share() * weight[move.landing()]);
+                    times[move.number()] += visits[s] * move.share() * weight[move.landing()];
                 }
             }
         }
@@ -215,19 +221,19 @@ final class ExpectedCounts {
 
     /** Up to the noted answer, that answer as it was seen, and on to the end without another that got going; empty where it is not known there. */
     private Optional<Counts> through(int start, Reaction reaction, Optional<Id> response, Conditioned end) {
-        Counts counts = new Counts();
-        if (!on(counts, reaction, response, end, 1)) {
+        double[] times = none();
+        if (!on(times, reaction, response, end, 1)) {
             return Optional.empty();
         }
         double[] before = coming(end, solved.place(reaction.from()));
         if (before[start] > 0) {
-            count(counts, begun(start, 1 / before[start]), end, before);
+            count(times, begun(start, 1 / before[start]), end, before);
         }
-        return Optional.of(counts);
+        return Optional.of(counted(times, new Counts()));
     }
 
     /** Counts an answer as it was seen, and on to the end without another that got going, so many times; false where it is not known there. */
-    private boolean on(Counts counts, Reaction reaction, Optional<Id> response, Conditioned end, double times) {
+    private boolean on(double[] counted, Reaction reaction, Optional<Id> response, Conditioned end, double times) {
         List<Move> ways = moves.get(solved.place(reaction.from())).stream().filter(Move::gotGoing)
                 .filter(move -> move.branch().response().orElseThrow().reaction().equals(reaction.id()))
                 .filter(move -> response.isEmpty() || move.branch().response().orElseThrow().response().equals(response.get())).toList();
@@ -235,9 +241,13 @@ final class ExpectedCounts {
         double all = ways.stream().mapToDouble(move -> move.share() * quietly[move.landing()]).sum();
         double even = ways.stream().mapToDouble(Move::share).sum();
         for (Move move : ways) {
-            count(counts, move, times * (all > 0 ? move.share() * quietly[move.landing()] / all : move.share() / even));
+            counted[move.number()] += times * (all > 0 ? move.share() * quietly[move.landing()] / all : move.share() / even);
             if (all > 0 && quietly[move.landing()] > 0) {
-                counts.add(quietly(move.landing(), end, quietly), times * move.share() * quietly[move.landing()] / all);
+                double often = times * move.share() * quietly[move.landing()] / all;
+                double[] after = quietly(move.landing(), end, quietly);
+                for (int i = 0; i < after.length; i++) {
+                    counted[i] += often * after[i];
+                }
             }
         }
         return !ways.isEmpty();
@@ -254,7 +264,10 @@ final class ExpectedCounts {
                 moved = 0;
                 for (int s = 0; s < solved.game().situations; s++) {
                     if (!one.chain().ends(s)) {
-                        double sum = moves.get(s).stream().filter(move -> !move.gotGoing()).mapToDouble(move -> move.share() * chance[move.landing()]).sum();
+                        double sum = 0;
+                        for (Move move : moves.get(s)) {
+                            sum += move.gotGoing() ? 0 : move.share() * chance[move.landing()];
+                        }
                         moved = Math.max(moved, sum - chance[s]);
                         chance[s] = sum;
                     }
@@ -265,9 +278,9 @@ final class ExpectedCounts {
     }
 
     /** From a place on to the end without anything that gets going. */
-    private Counts quietly(int from, Conditioned end, double[] quietly) {
-        return quietCounts.computeIfAbsent(end, one -> new HashMap<>()).computeIfAbsent(from, place -> {
-            Counts counts = new Counts();
+    private double[] quietly(int from, Conditioned end, double[] quietly) {
+        return quietTimes.computeIfAbsent(end, one -> new HashMap<>()).computeIfAbsent(from, place -> {
+            double[] times = none();
             double[] here = new double[solved.game().places];
             here[from] = 1;
             for (double left = 1; left > SETTLED;) {
@@ -277,7 +290,7 @@ final class ExpectedCounts {
                     if (here[s] > 0 && !end.chain().ends(s)) {
                         for (Move move : moves.get(s)) {
                             double come = move.gotGoing() ? 0 : here[s] * move.share() * quietly[move.landing()] / quietly[s];
-                            count(counts, move, come);
+                            times[move.number()] += come;
                             next[move.landing()] += come;
                             left += end.chain().ends(move.landing()) ? 0 : come;
                         }
@@ -285,7 +298,7 @@ final class ExpectedCounts {
                 }
                 here = next;
             }
-            return counts;
+            return times;
         });
     }
 
@@ -319,21 +332,30 @@ final class ExpectedCounts {
         return place >= solved.game().situations || solved.solution().choice(place).rests();
     }
 
-    private static void count(Counts counts, Move move, double times) {
-        if (times > 0 && move.tried().isPresent()) {
-            Id reaction = move.tried().get().id();
-            counts.chosen(reaction, times);
-            switch (move.branch().cause()) {
-                case RESPONSE -> {
-                    LinkRef link = move.branch().response().orElseThrow();
-                    counts.tried(reaction, times, times);
-                    counts.answered(link, times);
-                }
-                case STUFFED -> counts.tried(reaction, times, 0);
-                case WAITED, TOO_SLOW -> {
-                    // It was not tried in time.
+    /** How often each way was gone, by number: never yet. */
+    private double[] none() {
+        return new double[everyMove.size()];
+    }
+
+    /** Adds to {@code counts} what ways that were gone so often count. */
+    private Counts counted(double[] times, Counts counts) {
+        for (Move move : everyMove) {
+            double often = times[move.number()];
+            if (often > 0 && move.tried().isPresent()) {
+                Id reaction = move.tried().get().id();
+                counts.chosen(reaction, often);
+                switch (move.branch().cause()) {
+                    case RESPONSE -> {
+                        counts.tried(reaction, often, often);
+                        counts.answered(move.branch().response().orElseThrow(), often);
+                    }
+                    case STUFFED -> counts.tried(reaction, often, 0);
+                    case WAITED, TOO_SLOW -> {
+                        // It was not tried in time.
+                    }
                 }
             }
         }
+        return counts;
     }
 }

@@ -42,6 +42,8 @@ public final class IntervalIterationSolver {
 
     /** Loops that mix this slowly are worth a linear solve. */
     private static final int SWEEPS_BEFORE_A_GUESS = 256;
+    /** Where little is asked for, most loops are done before this, and a solve costs less than the sweeps that are left of the others. */
+    private static final int SWEEPS_BEFORE_A_ROUGH_GUESS = 32;
 
     private final Game game;
     private final Moves moves;
@@ -210,7 +212,7 @@ public final class IntervalIterationSolver {
     private void iterate(int[] members, double tolerance) {
         int[][] ends = endComponents.among(members, lower);
         int nextLook = 1;
-        int nextGuess = SWEEPS_BEFORE_A_GUESS;
+        int nextGuess = gap > GAP ? SWEEPS_BEFORE_A_ROUGH_GUESS : SWEEPS_BEFORE_A_GUESS;
         int sweep = 0;
         boolean guessed = false;
         long work = responses(members);
