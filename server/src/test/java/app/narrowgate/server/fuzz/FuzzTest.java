@@ -35,6 +35,8 @@ class FuzzTest extends DemoMapTest {
     private static final int RENEWED_EVERY = 1000;
     /** A long run is not lost for the first of them. */
     private static final int MOST_FOUND = 10;
+    /** A long run says how far it is. */
+    private static final int TOLD_EVERY = 10_000;
     private static final long SEED = Long.getLong("fuzz.seed", 1);
     /** Words of the program's own that are for nobody outside. */
     private static final String OWN_WORDS = ".*(java\\.|jakarta\\.|tools\\.jackson|springframework|app\\.narrowgate|Exception|"
@@ -52,6 +54,9 @@ class FuzzTest extends DemoMapTest {
         for (int i = 0; i < REQUESTS; i++) {
             if (i % RENEWED_EVERY == 0) {
                 knowledge.renew();
+            }
+            if (i > 0 && i % TOLD_EVERY == 0) {
+                System.out.printf("Fuzz, seed %d: %d of %d requests, %d findings%n", SEED, i, REQUESTS, all.size());
             }
             Fuzzer.Request request = fuzzer.next();
             boolean session = request.path().startsWith("/api/session") && !request.method().equals("GET");
