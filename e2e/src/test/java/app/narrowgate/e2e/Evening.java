@@ -80,7 +80,6 @@ final class Evening implements AutoCloseable {
     /**
      * What came of it.
      *
-     * @param rate requests a second that were due
      * @param seconds how long each took, from when it was due, the shortest first
      * @param means the mean of each kind
      * @param refusals what was not done as asked, by kind and status
@@ -89,7 +88,7 @@ final class Evening implements AutoCloseable {
      * @param asking the same of whoever asked, who is on the same machine
      * @param length how many seconds it went on
      */
-    record Load(double rate, double[] seconds, Map<Ask, Double> means, Map<String, Integer> refusals, double server, double database, double asking,
+    record Load(double[] seconds, Map<Ask, Double> means, Map<String, Integer> refusals, double server, double database, double asking,
             double length) {
 
         /** So many seconds at most took that share of them. */
@@ -165,7 +164,7 @@ final class Evening implements AutoCloseable {
         int many = all.size();
         Map<Ask, Double> means = new EnumMap<>(Ask.class);
         took.forEach((ask, times) -> means.put(ask, times.stream().mapToDouble(Double::doubleValue).average().orElse(0)));
-        return new Load(rate, took.values().stream().flatMap(ConcurrentLinkedQueue::stream).mapToDouble(Double::doubleValue).sorted().toArray(), means,
+        return new Load(took.values().stream().flatMap(ConcurrentLinkedQueue::stream).mapToDouble(Double::doubleValue).sorted().toArray(), means,
                 new TreeMap<>(refusals), (app.processorSeconds() - server) / many, (app.databaseSeconds() - database) / many, (own() - asking) / many, length);
     }
 

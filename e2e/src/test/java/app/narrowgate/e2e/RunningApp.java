@@ -26,6 +26,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.TimeUnit;
 
 /** The packaged jar, running on a database of its own with the demo gym in it. */
 final class RunningApp implements AutoCloseable {
@@ -268,26 +269,29 @@ final class RunningApp implements AutoCloseable {
         Instant until = Instant.now().plus(PATIENCE);
         HttpClient http = HttpClient.newHttpClient();
         HttpRequest health = HttpRequest.newBuilder(URI.create(at + "/actuator/health")).build();
-        while (Instant.now().isBefore(until) && process.isAlive()) {
-            try {
-                if (http.send(health, BodyHandlers.discarding()).statusCode() == 200) {
-                    return;
-                }
-                Thread.sleep(BETWEEN_LOOKS.toMillis());
-            } catch (IOException notYet) {
-                pause();
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-                throw new IllegalStateException(e);
+        do {
+            if (answers(http, health)) {
+                return;
             }
-        }
+        } while (Instant.now().isBefore(until) && !ends(BETWEEN_LOOKS));
         close();
         throw new IllegalStateException("The application did not start; see e2e/target/app-*.log");
     }
 
-    private static void pause() {
+    private static boolean answers(HttpClient http, HttpRequest health) {
         try {
-            Thread.sleep(BETWEEN_LOOKS.toMillis());
+            return http.send(health, BodyHandlers.discarding()).statusCode() == 200;
+        } catch (IOException notYet) {
+            return false;
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private boolean ends(Duration within) {
+        try {
+            return process.waitFor(within.toMillis(), TimeUnit.MILLISECONDS);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new IllegalStateException(e);

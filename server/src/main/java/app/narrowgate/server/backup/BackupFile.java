@@ -74,8 +74,7 @@ final class BackupFile implements AutoCloseable {
         } catch (JacksonException | ZipException e) {
             throw damaged(path, Manifest.FILE, "it cannot be read");
         }
-        if (manifest.files() == null || manifest.gyms() == null || manifest.schema() == null
-                || !Set.of(Manifest.HOUSE, Manifest.GYM).contains(manifest.of() == null ? "" : manifest.of())) {
+        if (!manifest.isWhole()) {
             throw damaged(path, Manifest.FILE, "something is missing in it");
         }
         return manifest;

@@ -2,7 +2,9 @@ package app.narrowgate.server.backup;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
+import java.util.stream.Stream;
 
 /**
  * What an archive says of itself.
@@ -23,6 +25,13 @@ record Manifest(String format, String of, Instant written, String build, String 
     static final String GYM = "gym";
     /** Where it stands in an archive. */
     static final String FILE = "manifest.json";
+
+    /** Whether nothing is missing; what was read from a file may lack anything. */
+    boolean isWhole() {
+        return Stream.of(of, written, build, schema, gyms, files).noneMatch(Objects::isNull) && (of.equals(HOUSE) || of.equals(GYM) && gyms.size() == 1)
+                && gyms.stream().allMatch(gym -> gym != null && gym.id() != null && gym.name() != null)
+                && files.stream().allMatch(file -> file != null && file.name() != null && file.table() != null && file.sha256() != null);
+    }
 
     /** A gym. */
     record Named(UUID id, String name) {

@@ -179,6 +179,10 @@ class BackupTest {
         assertRefused(changed("more.zip", "tables/else.csv", text -> "x"), "tables/else.csv", "does not belong");
         assertRefused(changed("nothing.zip", Manifest.FILE, text -> null), "no archive of Narrow Gate");
         assertRefused(changed("broken.zip", Manifest.FILE, text -> text.substring(0, 40)), Manifest.FILE, "cannot be read");
+        for (String lacks : List.of("of", "written", "build", "id", "table", "sha256")) {
+            assertRefused(changed("lacks.zip", Manifest.FILE, text -> text.replaceFirst("\"%s\" : \"[^\"]*\"".formatted(lacks),
+                    "\"%s\" : null".formatted(lacks))), Manifest.FILE, "something is missing");
+        }
         assertRefused(changed("format.zip", Manifest.FILE, text -> text.replace("backup/1", "backup/9")), "narrowgate-backup/9", "reads narrowgate-backup/1");
         assertRefused(changed("later.zip", Manifest.FILE, text -> text.replaceFirst("\"schema\" : \"\\d+\"", "\"schema\" : \"900\"")),
                 "later Narrow Gate", "version 900", "Update");
