@@ -21,13 +21,14 @@ import org.teavm.vm.spi.TeaVMPlugin;
 
 /**
  * Puts a few calls of our classes to the browser's own means in the place of the class library's: those of formatting,
- * normalization and character classes would be larger than everything else that is compiled. Records lose the texts that
+ * normalization and character classes would be larger than everything else that is compiled. Records and vectors lose the texts that
  * they have made of themselves. Of the class library nothing is touched but how a number writes itself.
  */
 public final class Substitutes implements TeaVMPlugin {
 
     private static final String OURS = "app.narrowgate.";
     private static final String PLATFORM = "app.narrowgate.browser.Platform";
+    private static final String VECTOR = "org.apache.commons.geometry.euclidean.threed.Vector3D";
     private static final ValueType TEXT = ValueType.object("java.lang.String");
 
     private static final MethodDescriptor TO_STRING = new MethodDescriptor("toString", TEXT);
@@ -50,6 +51,8 @@ public final class Substitutes implements TeaVMPlugin {
             public void transformClass(ClassHolder type, ClassHolderTransformerContext context) {
                 if (type.getName().startsWith(OURS) || type.getName().equals("java.lang.Double")) {
                     type.getMethods().forEach(method -> redirect(type, method));
+                } else if (type.getName().equals(VECTOR)) {
+                    type.getMethod(TO_STRING).setProgram(name(type));
                 }
             }
         });

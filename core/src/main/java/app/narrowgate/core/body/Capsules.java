@@ -29,6 +29,14 @@ final class Capsules {
     record Meeting(double along, double alongOther, double distance, double x, double y, double z) {
     }
 
+    /** Where a meeting's parts stand among the numbers that it is written into; the way is three of them. */
+    static final int ALONG = 0;
+    static final int ALONG_OTHER = 1;
+    static final int DISTANCE = 2;
+    static final int WAY = 3;
+    /** How many numbers that are. */
+    static final int MET = 6;
+
     private Capsules() {
     }
 
@@ -47,10 +55,13 @@ final class Capsules {
         return List.copyOf(pairs);
     }
 
-    /** Two limbs with how near they may come. */
-    static Pair pair(LimbOf one, LimbOf other) {
-        return new Pair(one, other, one.player() == other.player() ? WITHIN_A_BODY
-                : one.limb().isHand() || other.limb().isHand() ? WITH_A_HAND : BETWEEN_BODIES);
+    private static Pair pair(LimbOf one, LimbOf other) {
+        return new Pair(one, other, give(one, other));
+    }
+
+    /** How near two limbs come, as a share of the sum of their radii. */
+    static double give(LimbOf one, LimbOf other) {
+        return one.player() == other.player() ? WITHIN_A_BODY : one.limb().isHand() || other.limb().isHand() ? WITH_A_HAND : BETWEEN_BODIES;
     }
 
     /** True for limbs of one body that hang together, or nearly. */
@@ -58,57 +69,59 @@ final class Capsules {
         if (TRUNK.contains(one) && TRUNK.contains(other)) {
             return true;
         }
-        String a = one.name().replaceAll("_(LEFT|RIGHT)$", "");
-        String b = other.name().replaceAll("_(LEFT|RIGHT)$", "");
         boolean sameSide = one == other || !one.name().endsWith("_RIGHT") == !other.name().endsWith("_RIGHT");
-        return switch (a + " " + b) {
+        return switch (sideless(one) + " " + sideless(other)) {
             case "CHEST UPPER_ARM", "UPPER_ARM FOREARM", "FOREARM HAND", "THIGH SHANK", "SHANK FOOT" -> sameSide;
             case "NECK UPPER_ARM", "PELVIS THIGH" -> true;
             default -> false;
         };
     }
 
-    /** The place of an end of a limb, written into {@code to}. */
-    static void place(double[] joints, Player player, Limb.End end, double[] to) {
-        int first = player.ordinal() * Joint.COUNT;
-        to[0] = 0;
-        to[1] = 0;
-        to[2] = 0;
-        for (int i = 0; i < end.shares().size(); i++) {
-            Limb.Share share = end.shares().get(i);
-            int at = 3 * (first + share.joint().ordinal());
-            to[0] += share.weight() * joints[at];
-            to[1] += share.weight() * joints[at + 1];
-            to[2] += share.weight() * joints[at + 2];
-        }
+    private static String sideless(Limb limb) {
+        String name = limb.name();
+        int side = name.endsWith("_LEFT") ? name.length() - "_LEFT".length() : name.endsWith("_RIGHT") ? name.length() - "_RIGHT".length() : name.length();
+        return name.substring(0, side);
+    }
+
+    /** Both ends of a limb, the first one first, written into {@code to} from {@code at} on. */
+    static void place(double[] joints, LimbOf of, double[] to, int at) {
+        int first = of.player().ordinal() * Joint.COUNT;
+        of.limb().from().place(joints, first, to, at);
+        of.limb().to().place(joints, first, to, at + 3);
+    }
+
+    /** Where two limbs are nearest. */
+    static Meeting meeting(double[] joints, LimbOf one, LimbOf other) {
+        double[] ends = new double[12];
+        place(joints, one, ends, 0);
+        place(joints, other, ends, 6);
+        return meeting(ends);
+    }
+
+    /** Where two axes are nearest, whose ends stand one after the other. */
+    static Meeting meeting(double[] ends) {
+        double[] met = new double[MET];
+        meet(ends, 0, 6, met);
+        return new Meeting(met[ALONG], met[ALONG_OTHER], met[DISTANCE], met[WAY], met[WAY + 1], met[WAY + 2]);
     }
 
     /**
-     * Where two limbs are nearest (closest points of two segments: C. Ericson, Real-Time Collision Detection, 2005,
-     * §5.1.9). Two axes that cross are parted upwards.
+     * Where two axes are nearest (closest points of two segments: C. Ericson, Real-Time Collision Detection, 2005, §5.1.9).
+     * Two that cross are parted upwards.
+     *
+     * @param ends ends of axes; those of the one stand from {@code one} on, those of the other from {@code other}
+     * @param met what a {@link Meeting} holds, in this order
      */
-    static Meeting meeting(double[] joints, LimbOf one, LimbOf other) {
-        double[] p = new double[3];
-        double[] q = new double[3];
-        double[] a = new double[3];
-        double[] b = new double[3];
-        place(joints, one.player(), one.limb().from(), p);
-        place(joints, one.player(), one.limb().to(), q);
-        place(joints, other.player(), other.limb().from(), a);
-        place(joints, other.player(), other.limb().to(), b);
-        return meeting(p, q, a, b);
-    }
-
-    static Meeting meeting(double[] p, double[] q, double[] a, double[] b) {
-        double dx = q[0] - p[0];
-        double dy = q[1] - p[1];
-        double dz = q[2] - p[2];
-        double ex = b[0] - a[0];
-        double ey = b[1] - a[1];
-        double ez = b[2] - a[2];
-        double rx = p[0] - a[0];
-        double ry = p[1] - a[1];
-        double rz = p[2] - a[2];
+    static void meet(double[] ends, int one, int other, double[] met) {
+        double dx = ends[one + 3] - ends[one];
+        double dy = ends[one + 4] - ends[one + 1];
+        double dz = ends[one + 5] - ends[one + 2];
+        double ex = ends[other + 3] - ends[other];
+        double ey = ends[other + 4] - ends[other + 1];
+        double ez = ends[other + 5] - ends[other + 2];
+        double rx = ends[one] - ends[other];
+        double ry = ends[one + 1] - ends[other + 1];
+        double rz = ends[one + 2] - ends[other + 2];
         double dd = dx * dx + dy * dy + dz * dz;
         double ee = ex * ex + ey * ey + ez * ez;
         double de = dx * ex + dy * ey + dz * ez;
@@ -122,16 +135,21 @@ final class Capsules {
             t = clamped(t);
             s = dd < 1e-12 ? 0 : clamped((de * t - dr) / dd);
         }
-        double x = a[0] + t * ex - p[0] - s * dx;
-        double y = a[1] + t * ey - p[1] - s * dy;
-        double z = a[2] + t * ez - p[2] - s * dz;
+        double x = t * ex - rx - s * dx;
+        double y = t * ey - ry - s * dy;
+        double z = t * ez - rz - s * dz;
         double distance = Math.sqrt(x * x + y * y + z * z);
-        return distance < 1e-9 ? new Meeting(s, t, 0, 0, 0, 1)
-                : new Meeting(s, t, distance, x / distance, y / distance, z / distance);
+        boolean cross = distance < 1e-9;
+        met[ALONG] = s;
+        met[ALONG_OTHER] = t;
+        met[DISTANCE] = cross ? 0 : distance;
+        met[WAY] = cross ? 0 : x / distance;
+        met[WAY + 1] = cross ? 0 : y / distance;
+        met[WAY + 2] = cross ? 1 : z / distance;
     }
 
     private static double clamped(double share) {
-        return Math.max(0, Math.min(1, share));
+        return share < 0 ? 0 : share > 1 ? 1 : share;
     }
 
     /** The radius of a limb so far along, of a body so tall. */

@@ -1,7 +1,6 @@
 package app.narrowgate.core.body;
 
 import org.apache.commons.geometry.euclidean.threed.Vector3D;
-import org.apache.commons.geometry.euclidean.threed.rotation.QuaternionRotation;
 
 /**
  * The directions of a chest or a pelvis, each of length one: {@code up} along the spine to the head, {@code front} where
@@ -23,19 +22,32 @@ record Frame(Vector3D right, Vector3D up, Vector3D front) {
         Vector3D up = unit(Points.at(joints, first + top.ordinal()).subtract(Points.at(joints, first + foot.ordinal())),
                 Vector3D.Unit.PLUS_Z);
         Vector3D across = Points.at(joints, first + right.ordinal()).subtract(Points.at(joints, first + left.ordinal()));
-        Vector3D square = unit(across.subtract(up.multiply(across.dot(up))), up.orthogonal());
-        return new Frame(square, up, up.cross(square));
+        Vector3D level = across.subtract(up.multiply(Vectors.dot(across, up)));
+        Vector3D square = hasNoDirection(level) ? Vectors.square(up) : unit(level, up);
+        return new Frame(square, up, Vectors.cross(up, square));
     }
 
-    /** The direction of a vector; {@code otherwise} where it has none. */
+    private static boolean hasNoDirection(Vector3D vector) {
+        return Vectors.length(vector) < 1e-9;
+    }
+
+    /** The direction of a vector; {@code otherwise}, a direction, where it has none. */
     static Vector3D unit(Vector3D vector, Vector3D otherwise) {
-        return vector.norm() < 1e-9 ? otherwise.normalize() : vector.normalize();
+        return hasNoDirection(vector) ? otherwise : Vectors.direction(vector);
     }
 
-    /** What {@code carried} becomes when a limb that hung straight down the trunk is swung the shortest way to {@code to}. */
+    /**
+     * What {@code carried} becomes when a limb that hung straight down the trunk is swung the shortest way to {@code to}, a
+     * direction: the rotation of O. Rodrigues (1840) about the axis that is square to both.
+     */
     Vector3D swung(Vector3D to, Vector3D carried) {
         Vector3D hanging = up.negate();
-        return hanging.dot(to) < -.9999 ? carried
-                : QuaternionRotation.createVectorRotation(hanging, to).apply(carried);
+        double cosine = Vectors.dot(hanging, to);
+        if (cosine < -.9999) {
+            return carried;
+        }
+        Vector3D axis = Vectors.cross(hanging, to);
+        Vector3D step = Vectors.cross(axis, carried);
+        return carried.add(step).add(Vectors.cross(axis, step).multiply(1 / (1 + cosine)));
     }
 }

@@ -3,7 +3,6 @@ package app.narrowgate.core.body;
 import static app.narrowgate.core.body.Joint.*;
 
 import app.narrowgate.core.check.Coded;
-import java.util.List;
 
 /**
  * A piece of a body as it meets other pieces and the mat: a capsule between two points, each a weighted mean of joints.
@@ -29,12 +28,66 @@ public enum Limb implements Coded {
     FOOT_LEFT(end(.026, at(ANKLE_LEFT)), end(.017, at(TOE_LEFT))),
     FOOT_RIGHT(end(.026, at(ANKLE_RIGHT)), end(.017, at(TOE_RIGHT)));
 
+    /** How many limbs a body has. */
+    static final int COUNT = values().length;
+
     /** A joint's part in a point; the parts of a point sum to one. */
-    record Share(Joint joint, double weight) {
+    private record Share(Joint joint, double weight) {
     }
 
-    /** One end of a capsule. */
-    record End(double radius, List<Share> shares) {
+    /** One end of a capsule, a weighted mean of joints. Kept as plain numbers, as a relaxation asks for it some 100,000 times. */
+    static final class End {
+
+        private final double radius;
+        private final int[] joints;
+        private final double[] weights;
+
+        private End(double radius, Share... shares) {
+            this.radius = radius;
+            joints = new int[shares.length];
+            weights = new double[shares.length];
+            for (int i = 0; i < shares.length; i++) {
+                joints[i] = shares[i].joint().ordinal();
+                weights[i] = shares[i].weight();
+            }
+        }
+
+        double radius() {
+            return radius;
+        }
+
+        /** Where it is, written into {@code to} from {@code at} on; {@code first} is the player's first joint among {@code points}. */
+        void place(double[] points, int first, double[] to, int at) {
+            double x = 0;
+            double y = 0;
+            double z = 0;
+            for (int i = 0; i < joints.length; i++) {
+                int from = 3 * (first + joints[i]);
+                x += weights[i] * points[from];
+                y += weights[i] * points[from + 1];
+                z += weights[i] * points[from + 2];
+            }
+            to[at] = x;
+            to[at + 1] = y;
+            to[at + 2] = z;
+        }
+
+        /** Moves the joints that carry it, each by its weight. */
+        void push(double[] points, int first, double x, double y, double z) {
+            for (int i = 0; i < joints.length; i++) {
+                Points.add(points, first + joints[i], weights[i] * x, weights[i] * y, weights[i] * z);
+            }
+        }
+
+        /** How far a push of this share of one moves it. */
+        double carriage(double share) {
+            double sum = 0;
+            for (double one : weights) {
+                double weight = one * share;
+                sum += weight * weight;
+            }
+            return sum;
+        }
     }
 
     private final End from;
@@ -54,7 +107,7 @@ public enum Limb implements Coded {
     }
 
     private static End end(double radius, Share... shares) {
-        return new End(radius, List.of(shares));
+        return new End(radius, shares);
     }
 
     private static End chestTop(Joint shoulder) {

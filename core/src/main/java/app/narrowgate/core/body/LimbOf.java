@@ -17,6 +17,11 @@ public record LimbOf(Player player, Limb limb) {
         return new LimbOf(Coded.require(Player.class, name, parts[0]), Coded.require(Limb.class, name, parts[1]));
     }
 
+    /** Its place among the limbs of both. */
+    int index() {
+        return player.ordinal() * Limb.COUNT + limb.ordinal();
+    }
+
     /** The same limb of the other player. */
     LimbOf swapped() {
         return new LimbOf(player.other(), limb);

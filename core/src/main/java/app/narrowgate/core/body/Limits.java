@@ -26,6 +26,7 @@ final class Limits {
     /** How far the face turns from where the chest looks, as the cosine. */
     static final double FACE = -.30;
 
+    private static final boolean[] SIDES = {true, false};
     /** A limb so straight that its bend has no direction, as the sine of the bend. */
     private static final double STRAIGHT = .30;
     /** A foot so far pointed that it has no direction of its own, as the sine of the angle to the shin. */
@@ -36,17 +37,23 @@ final class Limits {
     private final double[] joints;
     private final Player player;
     private final int first;
+    private final Frame chest;
+    private final Frame pelvis;
 
+    /** Measures what is there now. */
     Limits(double[] joints, Player player) {
         this.joints = joints;
         this.player = player;
         this.first = player.ordinal() * Joint.COUNT;
+        chest = Frame.ofChest(joints, first);
+        pelvis = Frame.ofPelvis(joints, first);
     }
 
     /** Turns what exceeds its limit back by a share of the excess. */
     void ease(double share) {
-        List<Runnable> steps = new ArrayList<>();
-        for (boolean left : new boolean[] {true, false}) {
+        // All from the same state, so that no side comes before the other.
+        double[] steps = new double[3 * Joint.COUNT];
+        for (boolean left : SIDES) {
             turn(steps, share, knee(left), left ? KNEE_LEFT : KNEE_RIGHT, left ? ANKLE_LEFT : ANKLE_RIGHT, left ? TOE_LEFT : TOE_RIGHT);
             turn(steps, share, elbow(left), left ? ELBOW_LEFT : ELBOW_RIGHT, left ? WRIST_LEFT : WRIST_RIGHT,
                     left ? HAND_LEFT : HAND_RIGHT);
@@ -55,20 +62,22 @@ final class Limits {
                     left ? HAND_LEFT : HAND_RIGHT);
         }
         push(steps, share, face(), NOSE);
-        steps.forEach(Runnable::run);
+        for (int i = 0; i < steps.length; i++) {
+            joints[3 * first + i] += steps[i];
+        }
     }
 
     /** What exceeds its limit, with by how much. */
     List<Soundness.Excess> excesses() {
         List<Soundness.Excess> found = new ArrayList<>();
-        for (boolean left : new boolean[] {true, false}) {
+        for (boolean left : SIDES) {
             note(found, left ? KNEE_LEFT : KNEE_RIGHT, Math.abs(knee(left).excess()));
             note(found, left ? ELBOW_LEFT : ELBOW_RIGHT, Math.abs(elbow(left).excess()));
             note(found, left ? ANKLE_LEFT : ANKLE_RIGHT, Math.abs(ankle(left).excess()));
-            note(found, left ? SHOULDER_LEFT : SHOULDER_RIGHT, Math.toDegrees(shoulder(left).norm()
-                    / vector(left ? SHOULDER_LEFT : SHOULDER_RIGHT, left ? ELBOW_LEFT : ELBOW_RIGHT).norm()));
+            note(found, left ? SHOULDER_LEFT : SHOULDER_RIGHT, Math.toDegrees(Vectors.length(shoulder(left))
+                    / Vectors.length(vector(left ? SHOULDER_LEFT : SHOULDER_RIGHT, left ? ELBOW_LEFT : ELBOW_RIGHT))));
         }
-        note(found, NOSE, Math.toDegrees(face().norm() / vector(Joint.HEAD, NOSE).norm()));
+        note(found, NOSE, Math.toDegrees(Vectors.length(face()) / Vectors.length(vector(Joint.HEAD, NOSE))));
         return found;
     }
 
@@ -84,15 +93,13 @@ final class Limits {
     }
 
     private Turn knee(boolean left) {
-        Frame pelvis = Frame.ofPelvis(joints, first);
         return twist(pelvis, left ? HIP_LEFT : HIP_RIGHT, left ? KNEE_LEFT : KNEE_RIGHT, left ? ANKLE_LEFT : ANKLE_RIGHT,
                 pelvis.front().negate(), KNEE);
     }
 
     private Turn elbow(boolean left) {
-        Frame chest = Frame.ofChest(joints, first);
         Vector3D arm = direction(left ? SHOULDER_LEFT : SHOULDER_RIGHT, left ? ELBOW_LEFT : ELBOW_RIGHT);
-        return arm.dot(chest.up()) > OVERHEAD ? Turn.NONE
+        return Vectors.dot(arm, chest.up()) > OVERHEAD ? Turn.NONE
                 : twist(chest, left ? SHOULDER_LEFT : SHOULDER_RIGHT, left ? ELBOW_LEFT : ELBOW_RIGHT,
                         left ? WRIST_LEFT : WRIST_RIGHT, chest.front(), ELBOW);
     }
@@ -103,7 +110,6 @@ final class Limits {
     }
 
     private Turn ankle(boolean left) {
-        Frame pelvis = Frame.ofPelvis(joints, first);
         Joint knee = left ? KNEE_LEFT : KNEE_RIGHT;
         Joint ankle = left ? ANKLE_LEFT : ANKLE_RIGHT;
         Vector3D thigh = direction(left ? HIP_LEFT : HIP_RIGHT, knee);
@@ -115,30 +121,28 @@ final class Limits {
 
     /** By how much {@code turned} is turned about {@code axis} from {@code neutral} beyond the limit. */
     private static Turn excess(Vector3D axis, Vector3D neutral, Vector3D turned, double limit, double straight) {
-        Vector3D from = neutral.subtract(axis.multiply(neutral.dot(axis)));
-        Vector3D to = turned.subtract(axis.multiply(turned.dot(axis)));
-        if (to.norm() < straight || from.norm() < 1e-6) {
+        Vector3D from = neutral.subtract(axis.multiply(Vectors.dot(neutral, axis)));
+        Vector3D to = turned.subtract(axis.multiply(Vectors.dot(turned, axis)));
+        if (Vectors.length(to) < straight || Vectors.length(from) < 1e-6) {
             return Turn.NONE;
         }
-        double angle = Math.toDegrees(StrictMath.atan2(from.cross(to).dot(axis), from.dot(to)));
+        double angle = Math.toDegrees(StrictMath.atan2(Vectors.dot(Vectors.cross(from, to), axis), Vectors.dot(from, to)));
         return Math.abs(angle) <= limit ? Turn.NONE : new Turn(axis, angle - Math.signum(angle) * limit);
     }
 
     /** The way an elbow has to go so that the shoulder can carry it. */
     private Vector3D shoulder(boolean left) {
-        Frame chest = Frame.ofChest(joints, first);
         Vector3D arm = vector(left ? SHOULDER_LEFT : SHOULDER_RIGHT, left ? ELBOW_LEFT : ELBOW_RIGHT);
         Vector3D inwards = left ? chest.right() : chest.right().negate();
-        double back = -arm.dot(chest.front()) - SHOULDER_BACK * arm.norm();
-        double across = arm.dot(inwards) - SHOULDER_ACROSS * arm.norm();
+        double back = -Vectors.dot(arm, chest.front()) - SHOULDER_BACK * Vectors.length(arm);
+        double across = Vectors.dot(arm, inwards) - SHOULDER_ACROSS * Vectors.length(arm);
         return chest.front().multiply(Math.max(0, back)).subtract(inwards.multiply(Math.max(0, across)));
     }
 
     /** The way a nose has to go so that the neck can carry it. */
     private Vector3D face() {
-        Frame chest = Frame.ofChest(joints, first);
         Vector3D face = vector(Joint.HEAD, NOSE);
-        return chest.front().multiply(Math.max(0, FACE * face.norm() - face.dot(chest.front())));
+        return chest.front().multiply(Math.max(0, FACE * Vectors.length(face) - Vectors.dot(face, chest.front())));
     }
 
     private Vector3D direction(Joint from, Joint to) {
@@ -149,7 +153,7 @@ final class Limits {
         return Points.at(joints, first + to.ordinal()).subtract(Points.at(joints, first + from.ordinal()));
     }
 
-    private void turn(List<Runnable> steps, double share, Turn turn, Joint about, Joint... turned) {
+    private void turn(double[] steps, double share, Turn turn, Joint about, Joint... turned) {
         if (turn.excess() == 0) {
             return;
         }
@@ -159,21 +163,19 @@ final class Limits {
         Vector3D pivot = Points.at(joints, first + about.ordinal());
         for (Joint joint : turned) {
             Vector3D arm = Points.at(joints, first + joint.ordinal()).subtract(pivot);
-            Vector3D along = turn.axis().multiply(arm.dot(turn.axis()));
-            Vector3D turnedArm = along.add(arm.subtract(along).multiply(cos)).add(turn.axis().cross(arm).multiply(sin));
+            Vector3D along = turn.axis().multiply(Vectors.dot(arm, turn.axis()));
+            Vector3D turnedArm = along.add(arm.subtract(along).multiply(cos)).add(Vectors.cross(turn.axis(), arm).multiply(sin));
             move(steps, joint, turnedArm.subtract(arm));
         }
     }
 
-    private void push(List<Runnable> steps, double share, Vector3D way, Joint... pushed) {
-        if (way.norm() > 0) {
-            for (Joint joint : pushed) {
-                move(steps, joint, way.multiply(share));
-            }
+    private static void push(double[] steps, double share, Vector3D way, Joint... pushed) {
+        for (Joint joint : pushed) {
+            move(steps, joint, way.multiply(share));
         }
     }
 
-    private void move(List<Runnable> steps, Joint joint, Vector3D by) {
-        steps.add(() -> Points.add(joints, first + joint.ordinal(), by.getX(), by.getY(), by.getZ()));
+    private static void move(double[] steps, Joint joint, Vector3D by) {
+        Points.add(steps, joint.ordinal(), by.getX(), by.getY(), by.getZ());
     }
 }

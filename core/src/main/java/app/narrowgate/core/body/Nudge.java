@@ -112,7 +112,7 @@ public record Nudge(Bodies bodies, Set<String> let) {
     }
 
     private static Contacts kept(Contacts contacts, JointOf joint, Vector3D by, Set<String> let) {
-        boolean far = by.norm() > LETS_GO;
+        boolean far = Vectors.length(by) > LETS_GO;
         Set<JointOf> standing = standing(joint);
         Set<LimbOf> limbs = limbs(joint);
         Set<JointOf> mat = new LinkedHashSet<>();

@@ -1,8 +1,9 @@
 package app.narrowgate.core.body;
 
 import java.util.Arrays;
-import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
 import org.apache.commons.geometry.euclidean.threed.Vector3D;
 
 /**
@@ -36,20 +37,33 @@ public final class Relaxation {
     private static final double MOST_REST = .012;
     /** The mat gives a little. */
     static final double MAT = .92;
-    private static final Capsules.Meeting UPWARDS = new Capsules.Meeting(0, 0, 0, 0, 0, 1);
+    private static final int LIMBS = 2 * Limb.COUNT;
+    private static final Player[] PLAYERS = Player.values();
+    private static final Limb[] EVERY_LIMB = Limb.values();
+    private static final LimbOf[] ALL = Stream.of(PLAYERS).flatMap(player -> Stream.of(EVERY_LIMB).map(limb -> new LimbOf(player, limb)))
+            .toArray(LimbOf[]::new);
+    private static final Capsules.Pair[] PAIRS = Capsules.PAIRS.toArray(Capsules.Pair[]::new);
+    private static final Skeleton.Rod[][] RODS = Skeleton.RODS.stream().map(group -> group.toArray(Skeleton.Rod[]::new)).toArray(Skeleton.Rod[][]::new);
+    /** What is wide and may not sink into the mat between its joints. */
+    private static final LimbOf[] WIDE = Stream.of(ALL).filter(of -> Set.of(Limb.HEAD, Limb.CHEST_LEFT, Limb.CHEST_RIGHT).contains(of.limb()))
+            .toArray(LimbOf[]::new);
 
     private final double[] joints;
     private final double[] rough;
     private final double[] sizes;
     private final Contacts contacts;
     private final Map<JointOf, Vector3D> held;
+    /** How high each joint is at least. */
+    private final double[] floors = new double[2 * Joint.COUNT];
 
-    private final double[] ends = new double[2 * Limb.values().length * 2 * 3];
+    /** Both ends of every limb, by {@link LimbOf#index}; then its middle, and how far it reaches from there. */
+    private final double[] ends = new double[LIMBS * 6];
+    private final double[] middles = new double[LIMBS * 3];
+    private final double[] reaches = new double[LIMBS];
     private final double[] pushed = new double[2 * Joint.COUNT * 3];
-    private final double[] p = new double[3];
-    private final double[] q = new double[3];
-    private final double[] a = new double[3];
-    private final double[] b = new double[3];
+    private final double[] met = new double[Capsules.MET];
+    private final double[] two = new double[12];
+    private final double[] ways = new double[6];
 
     private Relaxation(Bodies rough, Map<JointOf, Vector3D> held) {
         this.joints = rough.copyOfJoints();
@@ -57,6 +71,12 @@ public final class Relaxation {
         this.sizes = rough.sizes();
         this.contacts = rough.contacts();
         this.held = held;
+        for (Player player : PLAYERS) {
+            for (Joint joint : Joint.values()) {
+                JointOf of = new JointOf(player, joint);
+                floors[of.index()] = onTheMat(sizes, of);
+            }
+        }
     }
 
     /** The posture that a rough one means. */
@@ -95,7 +115,7 @@ public final class Relaxation {
             part(Math.min(1, .4 + 1.2 * done));
         }
         if (step % 2 == 0) {
-            for (Player player : Player.values()) {
+            for (Player player : PLAYERS) {
                 new Limits(joints, player).ease(.25);
             }
         }
@@ -117,37 +137,26 @@ public final class Relaxation {
 
     /** Parts limbs that go through each other, whose radii have grown to that share; all from the same state. */
     private void part(double grown) {
-        Limb[] limbs = Limb.values();
-        for (Player player : Player.values()) {
-            for (Limb limb : limbs) {
-                int at = 6 * (player.ordinal() * limbs.length + limb.ordinal());
-                Capsules.place(joints, player, limb.from(), p);
-                Capsules.place(joints, player, limb.to(), q);
-                System.arraycopy(p, 0, ends, at, 3);
-                System.arraycopy(q, 0, ends, at + 3, 3);
-            }
+        for (int i = 0; i < LIMBS; i++) {
+            Capsules.place(joints, ALL[i], ends, 6 * i);
+            reaches[i] = reach(i);
         }
         Arrays.fill(pushed, 0);
-        for (Capsules.Pair pair : Capsules.PAIRS) {
-            Limb one = pair.one().limb();
-            Limb other = pair.other().limb();
-            int at = 6 * (pair.one().player().ordinal() * limbs.length + one.ordinal());
-            int atOther = 6 * (pair.other().player().ordinal() * limbs.length + other.ordinal());
-            if (farApart(at, atOther, pair)) {
+        for (Capsules.Pair pair : PAIRS) {
+            int one = pair.one().index();
+            int other = pair.other().index();
+            if (areFarApart(one, other)) {
                 continue;
             }
-            System.arraycopy(ends, at, p, 0, 3);
-            System.arraycopy(ends, at + 3, q, 0, 3);
-            System.arraycopy(ends, atOther, a, 0, 3);
-            System.arraycopy(ends, atOther + 3, b, 0, 3);
-            Capsules.Meeting meeting = Capsules.meeting(p, q, a, b);
-            double wanted = grown * pair.give() * (Capsules.radius(sizes, pair.one(), meeting.along())
-                    + Capsules.radius(sizes, pair.other(), meeting.alongOther()));
-            double overlap = wanted - meeting.distance();
+            Capsules.meet(ends, 6 * one, 6 * other, met);
+            double along = met[Capsules.ALONG];
+            double alongOther = met[Capsules.ALONG_OTHER];
+            double wanted = grown * pair.give() * (Capsules.radius(sizes, pair.one(), along) + Capsules.radius(sizes, pair.other(), alongOther));
+            double overlap = wanted - met[Capsules.DISTANCE];
             if (overlap > 0) {
                 double push = Math.min(MOST_PUSH, overlap / 4);
-                push(pushed, pair.one(), meeting.along(), meeting, -push);
-                push(pushed, pair.other(), meeting.alongOther(), meeting, push);
+                push(pushed, pair.one(), along, -push);
+                push(pushed, pair.other(), alongOther, push);
             }
         }
         for (int i = 0; i < joints.length; i++) {
@@ -155,60 +164,53 @@ public final class Relaxation {
         }
     }
 
-    /** True when the middles are further apart than the limbs reach. */
-    private boolean farApart(int at, int atOther, Capsules.Pair pair) {
+    /** How far a limb reaches from its middle, which is put down. */
+    private double reach(int limb) {
         double square = 0;
-        double half = 0;
-        double halfOther = 0;
         for (int i = 0; i < 3; i++) {
-            double d = (ends[at + i] + ends[at + 3 + i] - ends[atOther + i] - ends[atOther + 3 + i]) / 2;
-            square += d * d;
-            half += (ends[at + i] - ends[at + 3 + i]) * (ends[at + i] - ends[at + 3 + i]);
-            halfOther += (ends[atOther + i] - ends[atOther + 3 + i]) * (ends[atOther + i] - ends[atOther + 3 + i]);
+            double from = ends[6 * limb + i];
+            double to = ends[6 * limb + 3 + i];
+            middles[3 * limb + i] = (from + to) / 2;
+            square += (to - from) * (to - from);
         }
-        double reach = Math.sqrt(half) / 2 + Math.sqrt(halfOther) / 2 + thickest(pair.one()) + thickest(pair.other());
-        return square > reach * reach;
+        return Math.sqrt(square) / 2 + Math.max(Capsules.radius(sizes, ALL[limb], 0), Capsules.radius(sizes, ALL[limb], 1));
     }
 
-    private double thickest(LimbOf limb) {
-        return Math.max(Capsules.radius(sizes, limb, 0), Capsules.radius(sizes, limb, 1));
+    /** True when the middles are further apart than the limbs reach. */
+    private boolean areFarApart(int one, int other) {
+        double x = middles[3 * one] - middles[3 * other];
+        double y = middles[3 * one + 1] - middles[3 * other + 1];
+        double z = middles[3 * one + 2] - middles[3 * other + 2];
+        double reach = reaches[one] + reaches[other];
+        return x * x + y * y + z * z > reach * reach;
     }
 
-    /** Moves the point of a limb so far along the line on which two limbs meet, by moving the joints that carry it. */
-    private static void push(double[] to, LimbOf limb, double along, Capsules.Meeting meeting, double by) {
+    /** Moves the point of a limb so far along the way on which two limbs met, by moving the joints that carry it. */
+    private void push(double[] to, LimbOf limb, double along, double by) {
+        push(to, limb, along, by * met[Capsules.WAY], by * met[Capsules.WAY + 1], by * met[Capsules.WAY + 2]);
+    }
+
+    private static void push(double[] to, LimbOf limb, double along, double x, double y, double z) {
         int first = limb.player().ordinal() * Joint.COUNT;
-        double carried = carriage(limb.limb().from(), 1 - along) + carriage(limb.limb().to(), along);
-        push(to, first, limb.limb().from(), (1 - along) * by / carried, meeting);
-        push(to, first, limb.limb().to(), along * by / carried, meeting);
-    }
-
-    private static double carriage(Limb.End end, double share) {
-        double sum = 0;
-        for (int i = 0; i < end.shares().size(); i++) {
-            double weight = end.shares().get(i).weight() * share;
-            sum += weight * weight;
-        }
-        return sum;
-    }
-
-    private static void push(double[] to, int first, Limb.End end, double by, Capsules.Meeting meeting) {
-        for (int i = 0; i < end.shares().size(); i++) {
-            Limb.Share share = end.shares().get(i);
-            double step = by * share.weight();
-            Points.add(to, first + share.joint().ordinal(), step * meeting.x(), step * meeting.y(), step * meeting.z());
-        }
+        double carried = limb.limb().from().carriage(1 - along) + limb.limb().to().carriage(along);
+        double from = (1 - along) / carried;
+        double beyond = along / carried;
+        limb.limb().from().push(to, first, from * x, from * y, from * z);
+        limb.limb().to().push(to, first, beyond * x, beyond * y, beyond * z);
     }
 
     /** What rests on something comes down on it, the one below hardly at all up to it. */
     private void rest() {
         for (Contacts.Rest rest : contacts.rests()) {
-            Capsules.Pair pair = Capsules.pair(rest.one(), rest.other());
-            Capsules.Meeting meeting = Capsules.meeting(joints, rest.one(), rest.other());
-            double gap = gap(sizes, pair, meeting);
+            Capsules.place(joints, rest.one(), two, 0);
+            Capsules.place(joints, rest.other(), two, 6);
+            Capsules.meet(two, 0, 6, met);
+            double along = met[Capsules.ALONG];
+            double alongOther = met[Capsules.ALONG_OTHER];
+            double gap = met[Capsules.DISTANCE] - touching(sizes, rest.one(), along, rest.other(), alongOther);
             if (gap > 0) {
-                push(joints, rest.one(), meeting.along(), meeting, Math.min(MOST_REST, gap * share(rest.one().player())));
-                push(joints, rest.other(), meeting.alongOther(), meeting,
-                        -Math.min(MOST_REST, gap * share(rest.other().player())));
+                push(joints, rest.one(), along, Math.min(MOST_REST, gap * share(rest.one().player())));
+                push(joints, rest.other(), alongOther, -Math.min(MOST_REST, gap * share(rest.other().player())));
             }
         }
     }
@@ -218,45 +220,46 @@ public final class Relaxation {
     }
 
     /** How far two limbs are from touching; negative when they overlap more than flesh gives. */
-    static double gap(double[] sizes, Capsules.Pair pair, Capsules.Meeting meeting) {
-        return meeting.distance() - pair.give() * (Capsules.radius(sizes, pair.one(), meeting.along())
-                + Capsules.radius(sizes, pair.other(), meeting.alongOther()));
+    static double gap(double[] sizes, LimbOf one, LimbOf other, Capsules.Meeting meeting) {
+        return meeting.distance() - touching(sizes, one, meeting.along(), other, meeting.alongOther());
+    }
+
+    /** How far apart the axes of two limbs are that touch there. */
+    private static double touching(double[] sizes, LimbOf one, double along, LimbOf other, double alongOther) {
+        return Capsules.give(one, other) * (Capsules.radius(sizes, one, along) + Capsules.radius(sizes, other, alongOther));
     }
 
     private void stand() {
         for (JointOf joint : contacts.mat()) {
             int z = 3 * joint.index() + 2;
-            joints[z] += (onTheMat(sizes, joint) - joints[z]) / 2;
+            joints[z] += (floors[joint.index()] - joints[z]) / 2;
         }
     }
 
     /** A hand closes on what it grips. */
     private void grip() {
         for (Contacts.Grip grip : contacts.grips()) {
-            Capsules.place(joints, grip.on().player(), grip.on().limb().from(), a);
-            Capsules.place(joints, grip.on().player(), grip.on().limb().to(), b);
-            double x = a[0] + grip.at() * (b[0] - a[0]) - joints[3 * grip.hand().index()];
-            double y = a[1] + grip.at() * (b[1] - a[1]) - joints[3 * grip.hand().index() + 1];
-            double z = a[2] + grip.at() * (b[2] - a[2]) - joints[3 * grip.hand().index() + 2];
+            Capsules.place(joints, grip.on(), two, 0);
+            int hand = 3 * grip.hand().index();
+            double x = two[0] + grip.at() * (two[3] - two[0]) - joints[hand];
+            double y = two[1] + grip.at() * (two[4] - two[1]) - joints[hand + 1];
+            double z = two[2] + grip.at() * (two[5] - two[2]) - joints[hand + 2];
             double distance = Math.sqrt(x * x + y * y + z * z);
             double wanted = closed(sizes, grip);
             if (distance > 1e-9) {
                 double error = (distance - wanted) / distance;
                 Points.add(joints, grip.hand().index(), .3 * error * x, .3 * error * y, .3 * error * z);
-                Capsules.Meeting back = new Capsules.Meeting(0, grip.at(), 0, x, y, z);
-                push(joints, grip.on(), grip.at(), back, -.12 * error);
+                push(joints, grip.on(), grip.at(), -.12 * error * x, -.12 * error * y, -.12 * error * z);
             }
         }
     }
 
     /** How far a hand is from closing on what it grips. */
     static double reach(double[] joints, double[] sizes, Contacts.Grip grip) {
-        double[] from = new double[3];
-        double[] to = new double[3];
-        Capsules.place(joints, grip.on().player(), grip.on().limb().from(), from);
-        Capsules.place(joints, grip.on().player(), grip.on().limb().to(), to);
-        Vector3D held = Vector3D.of(from).lerp(Vector3D.of(to), grip.at());
-        return held.distance(Points.at(joints, grip.hand().index())) - closed(sizes, grip);
+        double[] ends = new double[6];
+        Capsules.place(joints, grip.on(), ends, 0);
+        Vector3D held = Vectors.between(Points.at(ends, 0), Points.at(ends, 1), grip.at());
+        return Vectors.distance(held, Points.at(joints, grip.hand().index())) - closed(sizes, grip);
     }
 
     /** How far from the axis of what it grips a closed hand is. */
@@ -274,57 +277,58 @@ public final class Relaxation {
     private void rods() {
         for (int player = 0; player < 2; player++) {
             int first = player * Joint.COUNT;
-            for (List<Skeleton.Rod> group : Skeleton.RODS) {
-                Skeleton.Rod rod = group.get(0);
-                Skeleton.Rod other = group.get(group.size() - 1);
-                Vector3D step = step(rod, first);
-                Vector3D stepOther = step(other, first);
-                pull(rod, first, step);
-                if (group.size() > 1) {
-                    pull(other, first, stepOther);
+            for (Skeleton.Rod[] group : RODS) {
+                for (int i = 0; i < group.length; i++) {
+                    measure(group[i], first, 3 * i);
+                }
+                for (int i = 0; i < group.length; i++) {
+                    pull(group[i], first, 3 * i);
                 }
             }
         }
     }
 
     /** The way the first end of a rod has to go, and the other the same way back; none when the length is right. */
-    private Vector3D step(Skeleton.Rod rod, int first) {
-        double length = Points.distance(joints, first + rod.one().ordinal(), first + rod.other().ordinal());
+    private void measure(Skeleton.Rod rod, int first, int at) {
+        int one = 3 * (first + rod.one().ordinal());
+        int other = 3 * (first + rod.other().ordinal());
+        double x = joints[other] - joints[one];
+        double y = joints[other + 1] - joints[one + 1];
+        double z = joints[other + 2] - joints[one + 2];
+        double length = Math.sqrt(x * x + y * y + z * z);
         double size = sizes[first / Joint.COUNT];
         double wanted = Math.max(size * rod.least(), Math.min(size * rod.most(), length));
-        if (length == wanted) {
-            return Vector3D.ZERO;
-        }
         // Two joints in one place are parted upwards, for they have no direction of their own.
-        return length < 1e-9 ? Vector3D.of(0, 0, -wanted / 2)
-                : Points.at(joints, first + rod.other().ordinal()).subtract(Points.at(joints, first + rod.one().ordinal()))
-                        .multiply((length - wanted) / length / 2);
+        boolean coincide = length < 1e-9;
+        double share = length == wanted || coincide ? 0 : (length - wanted) / length / 2;
+        ways[at] = share * x;
+        ways[at + 1] = share * y;
+        ways[at + 2] = coincide ? -wanted / 2 : share * z;
     }
 
-    private void pull(Skeleton.Rod rod, int first, Vector3D step) {
-        Points.add(joints, first + rod.one().ordinal(), step.getX(), step.getY(), step.getZ());
-        Points.add(joints, first + rod.other().ordinal(), -step.getX(), -step.getY(), -step.getZ());
+    private void pull(Skeleton.Rod rod, int first, int at) {
+        Points.add(joints, first + rod.one().ordinal(), ways[at], ways[at + 1], ways[at + 2]);
+        Points.add(joints, first + rod.other().ordinal(), -ways[at], -ways[at + 1], -ways[at + 2]);
     }
 
     private void aboveTheMat() {
-        for (int i = 0; i < 2 * Joint.COUNT; i++) {
-            joints[3 * i + 2] = Math.max(joints[3 * i + 2], MAT * sizes[i / Joint.COUNT] * Joint.values()[i % Joint.COUNT].radius());
+        for (int i = 0; i < floors.length; i++) {
+            joints[3 * i + 2] = Math.max(joints[3 * i + 2], floors[i]);
         }
-        for (Player player : Player.values()) {
-            for (Limb limb : List.of(Limb.HEAD, Limb.CHEST_LEFT, Limb.CHEST_RIGHT)) {
-                lift(player, limb, 0);
-                lift(player, limb, 1);
-            }
+        for (LimbOf limb : WIDE) {
+            lift(limb, 0);
+            lift(limb, 1);
         }
     }
 
     /** Lifts an end of a limb of the trunk out of the mat. */
-    private void lift(Player player, Limb limb, double along) {
-        Limb.End end = along == 0 ? limb.from() : limb.to();
-        Capsules.place(joints, player, end, p);
-        double under = MAT * sizes[player.ordinal()] * end.radius() - p[2];
+    private void lift(LimbOf limb, double along) {
+        int player = limb.player().ordinal();
+        Limb.End end = along == 0 ? limb.limb().from() : limb.limb().to();
+        end.place(joints, player * Joint.COUNT, two, 0);
+        double under = MAT * sizes[player] * end.radius() - two[2];
         if (under > 0) {
-            push(joints, new LimbOf(player, limb), along, UPWARDS, under / 2);
+            push(joints, limb, along, 0, 0, under / 2);
         }
     }
 }

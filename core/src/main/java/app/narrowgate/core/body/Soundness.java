@@ -19,6 +19,8 @@ import java.util.Optional;
 public record Soundness(double rod, double overlap, Optional<String> overlapping, double under,
         List<Excess> excesses, double gap, Optional<String> gaping) {
 
+    private static final List<Skeleton.Rod> BONES = Skeleton.RODS.stream().flatMap(List::stream).filter(Skeleton.Rod::isBone).toList();
+
     /** A joint that turns further than it does, by so many degrees. */
     public record Excess(JointOf joint, double degrees) {
     }
@@ -32,7 +34,7 @@ public record Soundness(double rod, double overlap, Optional<String> overlapping
         List<Excess> excesses = new ArrayList<>();
         for (Player player : Player.values()) {
             int first = player.ordinal() * Joint.COUNT;
-            for (Skeleton.Rod bone : Skeleton.RODS.stream().flatMap(List::stream).filter(Skeleton.Rod::isBone).toList()) {
+            for (Skeleton.Rod bone : BONES) {
                 double length = Points.distance(joints, first + bone.one().ordinal(), first + bone.other().ordinal());
                 rod = Math.max(rod, Math.abs(length / bodies.size(player) - bone.most()) / bone.most());
             }
@@ -43,18 +45,19 @@ public record Soundness(double rod, double overlap, Optional<String> overlapping
         }
         excesses.sort(Comparator.comparingDouble(Excess::degrees).reversed());
         double overlap = 0;
-        Optional<String> overlapping = Optional.empty();
+        Capsules.Pair deepest = null;
         for (Capsules.Pair pair : Capsules.PAIRS) {
-            double depth = -Relaxation.gap(sizes, pair, Capsules.meeting(joints, pair.one(), pair.other()));
+            double depth = -Relaxation.gap(sizes, pair.one(), pair.other(), Capsules.meeting(joints, pair.one(), pair.other()));
             if (depth > overlap) {
                 overlap = depth;
-                overlapping = Optional.of(pair.one() + " and " + pair.other());
+                deepest = pair;
             }
         }
+        Optional<String> overlapping = Optional.ofNullable(deepest).map(pair -> pair.one() + " and " + pair.other());
         double gap = 0;
         Optional<String> gaping = Optional.empty();
         for (Contacts.Rest rest : bodies.contacts().rests()) {
-            double open = Relaxation.gap(sizes, Capsules.pair(rest.one(), rest.other()),
+            double open = Relaxation.gap(sizes, rest.one(), rest.other(),
                     Capsules.meeting(joints, rest.one(), rest.other()));
             if (open > gap) {
                 gap = open;

@@ -16,15 +16,13 @@ public record Touch(Vector3D at, Vector3D away, double along, double alongOther)
     public static Touch of(Bodies bodies, Contacts.Rest rest) {
         Capsules.Meeting meeting = Capsules.meeting(bodies.joints(), rest.one(), rest.other());
         Vector3D away = Vector3D.of(meeting.x(), meeting.y(), meeting.z());
-        double[] from = new double[3];
-        double[] to = new double[3];
-        Capsules.place(bodies.joints(), rest.one().player(), rest.one().limb().from(), from);
-        Capsules.place(bodies.joints(), rest.one().player(), rest.one().limb().to(), to);
+        double[] ends = new double[6];
+        Capsules.place(bodies.joints(), rest.one(), ends, 0);
         double radius = Capsules.radius(bodies.sizes(), rest.one(), meeting.along());
         double radiusOther = Capsules.radius(bodies.sizes(), rest.other(), meeting.alongOther());
         // Flesh gives on both sides, the thicker one more.
         double depth = radius + (meeting.distance() - radius - radiusOther) * radius / (radius + radiusOther);
-        return new Touch(Vector3D.of(from).lerp(Vector3D.of(to), meeting.along()).add(away.multiply(depth)), away,
+        return new Touch(Vectors.between(Points.at(ends, 0), Points.at(ends, 1), meeting.along()).add(away.multiply(depth)), away,
                 meeting.along(), meeting.alongOther());
     }
 }

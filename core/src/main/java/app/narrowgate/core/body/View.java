@@ -53,6 +53,11 @@ public record View(double azimuth, double elevation) {
 
     /** The direction that is up in the picture. */
     public Vector3D up() {
-        return towards().cross(right());
+        return Vectors.cross(towards(), right());
+    }
+
+    /** What a way in the picture is on the mat: so far to the right, up, and towards whoever looks, in any unit. */
+    public Vector3D way(double right, double up, double towards) {
+        return right().multiply(right).add(up().multiply(up)).add(towards().multiply(towards));
     }
 }

@@ -1,5 +1,6 @@
 package app.narrowgate.core.picture;
 
+import app.narrowgate.core.body.Vectors;
 import org.apache.commons.geometry.euclidean.threed.Vector3D;
 
 /** A ball; pieces of a body are convex hulls of a few of them. */
@@ -10,6 +11,6 @@ record Ball(Vector3D middle, double radius) {
     }
 
     Ball towards(Ball other, double share) {
-        return new Ball(middle.lerp(other.middle, share), radius + share * (other.radius - radius));
+        return new Ball(Vectors.between(middle, other.middle, share), radius + share * (other.radius - radius));
     }
 }

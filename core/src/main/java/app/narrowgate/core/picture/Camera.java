@@ -1,5 +1,6 @@
 package app.narrowgate.core.picture;
 
+import app.narrowgate.core.body.Vectors;
 import app.narrowgate.core.body.View;
 import org.apache.commons.geometry.euclidean.threed.Vector3D;
 
@@ -12,6 +13,6 @@ record Camera(Vector3D right, Vector3D up, Vector3D towards) {
 
     Disc disc(Ball ball) {
         Vector3D middle = ball.middle();
-        return new Disc(middle.dot(right), middle.dot(up), ball.radius(), middle.dot(towards));
+        return new Disc(Vectors.dot(middle, right), Vectors.dot(middle, up), ball.radius(), Vectors.dot(middle, towards));
     }
 }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.BiPredicate;
 import java.util.function.IntPredicate;
 
 /**
@@ -31,10 +30,15 @@ final class Covering {
     private final double bottom;
     private final int width;
     private final List<Layer> layers;
-    private final BiPredicate<Integer, Integer> joined;
+    private final boolean[][] joined;
     private final int[] order;
     private final int[] seen;
     private final int[] painted;
+
+    /** Whether two pieces hang together, by their places. */
+    interface Joined {
+        boolean test(int one, int other);
+    }
 
     /**
      * Sorts pieces.
@@ -43,9 +47,14 @@ final class Covering {
      * @param cell how fine the grid is, in stature
      * @param joined true for the places of two pieces that hang together
      */
-    Covering(List<List<Disc>> pieces, double cell, BiPredicate<Integer, Integer> joined) {
+    Covering(List<List<Disc>> pieces, double cell, Joined joined) {
         this.cell = cell;
-        this.joined = joined;
+        this.joined = new boolean[pieces.size()][pieces.size()];
+        for (int i = 0; i < pieces.size(); i++) {
+            for (int j = 0; j < pieces.size(); j++) {
+                this.joined[i][j] = i != j && joined.test(i, j);
+            }
+        }
         List<Disc> all = pieces.stream().flatMap(List::stream).toList();
         left = all.stream().mapToDouble(d -> d.x() - d.radius()).min().orElse(0);
         bottom = all.stream().mapToDouble(d -> d.y() - d.radius()).min().orElse(0);
@@ -137,7 +146,7 @@ final class Covering {
     private void vote(int[][] votes, int i, int j) {
         Layer one = layers.get(i);
         Layer other = layers.get(j);
-        double together = joined.test(i, j) ? JOINED : TOGETHER;
+        double together = joined[i][j] ? JOINED : TOGETHER;
         for (int row = Math.max(one.fromRow, other.fromRow); row <= Math.min(one.toRow, other.toRow); row++) {
             for (int column = Math.max(one.fromColumn, other.fromColumn);
                     column <= Math.min(one.toColumn, other.toColumn); column++) {
@@ -263,7 +272,7 @@ final class Covering {
     private List<int[]> wrongCells() {
         int[][] count = new int[layers.size()][layers.size()];
         for (int at = 0; at < seen.length; at++) {
-            if (seen[at] >= 0 && seen[at] != painted[at] && !joined.test(seen[at], painted[at])) {
+            if (seen[at] >= 0 && seen[at] != painted[at] && !joined[seen[at]][painted[at]]) {
                 int column = at % width;
                 int row = at / width;
                 if (layers.get(seen[at]).at(column, row) - layers.get(painted[at]).at(column, row) > FLESH) {

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.apache.commons.geometry.euclidean.threed.Vector3D;
 
@@ -28,6 +29,8 @@ public final class Drawing {
     private static final double WITHIN = .0016;
     /** What lies lower than this marks the ground, in stature. */
     private static final double LOW = .10;
+    private static final Set<String> MARKING = Set.of("chest", "pelvis", "head", "thigh-left", "thigh-right", "shank-left", "shank-right", "forearm-left",
+            "forearm-right", "foot-left", "foot-right");
     private static final double MARGIN = .025;
     /** How many limbs of a posture are halved at most, from which length on, and for how many cells it is not worth it. */
     private static final int MOST_HALVED = 8;
@@ -161,10 +164,10 @@ public final class Drawing {
             if (!isSeen && piece.player() == Player.THEY) {
                 continue;
             }
-            List<List<Hull.Stretch>> lines = isSeen ? hull.runs(point -> !isSeam(seams.get(i), point, false)) : List.of();
+            List<List<Hull.Stretch>> lines = isSeen ? hull.runs((x, y) -> !isSeam(seams.get(i), x, y, false)) : List.of();
             // Only of the bottom player a part can have a colour of its own.
             List<List<Hull.Stretch>> parted = isSeen && piece.player() == Player.YOU
-                    ? hull.runs(point -> isSeam(seams.get(i), point, true)) : List.of();
+                    ? hull.runs((x, y) -> isSeam(seams.get(i), x, y, true)) : List.of();
             painted.add(new Picture.Painted(piece.player(), piece.name(), piece.part(), path(List.of(hull.outline()), true),
                     path(lines, false), path(parted, false),
                     "head".equals(piece.name()) ? hair(piece.player()) : "", Math.round(shares[i] * 100) / 100.0));
@@ -192,10 +195,15 @@ public final class Drawing {
     }
 
     /** True where an outline lies within a piece with which this one hangs together, of another part if so asked. */
-    private static boolean isSeam(List<Seam> seams, double[] point, boolean ofAnotherPart) {
-        return seams.stream().anyMatch(seam -> (!ofAnotherPart || seam.ofAnotherPart())
-                && Math.hypot(point[0] - seam.x(), point[1] - seam.y()) < seam.reach()
-                && seam.with().depth(point[0], point[1]) > WITHIN);
+    private static boolean isSeam(List<Seam> seams, double x, double y, boolean ofAnotherPart) {
+        for (Seam seam : seams) {
+            double across = x - seam.x();
+            double up = y - seam.y();
+            if ((!ofAnotherPart || seam.ofAnotherPart()) && across * across + up * up < seam.reach() * seam.reach() && seam.with().holds(x, y, WITHIN)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private String hair(Player player) {
@@ -212,7 +220,7 @@ public final class Drawing {
         for (Piece piece : pieces) {
             List<Ball> low = piece.balls().stream().filter(ball -> ball.middle().getZ() - ball.radius() < LOW).toList();
             pen.lift();
-            for (Ball ball : low.size() < 2 || !piece.name().matches("chest|pelvis|head|thigh.*|shank.*|forearm.*|foot.*")
+            for (Ball ball : low.size() < 2 || !MARKING.contains(piece.name())
                     ? List.<Ball>of() : List.of(low.get(0), low.get(low.size() - 1))) {
                 Disc shadow = camera.disc(new Ball(Vector3D.of(ball.middle().getX(), ball.middle().getY(), 0), 0));
                 pen.line(across(shadow.x()), down(shadow.y()));
@@ -225,15 +233,14 @@ public final class Drawing {
         Pen pen = new Pen();
         for (List<Hull.Stretch> run : runs) {
             pen.lift();
-            double[] start = run.get(0).at(0);
-            pen.line(across(start[0]), down(start[1]));
+            pen.line(across(run.get(0).x(0)), down(run.get(0).y(0)));
             for (Hull.Stretch stretch : run) {
-                double[] end = stretch.at(1);
+                int endAcross = across(stretch.x(1));
+                int endDown = down(stretch.y(1));
                 if (stretch instanceof Hull.Arc arc) {
-                    pen.arc((int) Math.round(arc.disc().radius() * Picture.STATURE), arc.to() - arc.from() > Math.PI,
-                            across(end[0]), down(end[1]));
+                    pen.arc((int) Math.round(arc.disc().radius() * Picture.STATURE), arc.to() - arc.from() > Math.PI, endAcross, endDown);
                 } else {
-                    pen.line(across(end[0]), down(end[1]));
+                    pen.line(endAcross, endDown);
                 }
             }
             if (closed) {

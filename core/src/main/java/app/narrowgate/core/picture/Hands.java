@@ -4,6 +4,7 @@ import app.narrowgate.core.body.Joint;
 import app.narrowgate.core.body.JointOf;
 import app.narrowgate.core.body.Player;
 import app.narrowgate.core.body.Bodies;
+import app.narrowgate.core.body.Vectors;
 import org.apache.commons.geometry.euclidean.threed.Vector3D;
 
 /** Where thumbs are. */
@@ -20,15 +21,15 @@ final class Hands {
         Joint hand = left ? Joint.HAND_LEFT : Joint.HAND_RIGHT;
         Vector3D elbow = bodies.at(player, left ? Joint.ELBOW_LEFT : Joint.ELBOW_RIGHT);
         Vector3D wrist = bodies.at(player, left ? Joint.WRIST_LEFT : Joint.WRIST_RIGHT);
-        Vector3D fingers = bodies.at(player, hand).subtract(wrist).normalize();
+        Vector3D fingers = Vectors.direction(bodies.at(player, hand).subtract(wrist));
         if (bodies.contacts().mat().contains(new JointOf(player, hand))) {
-            Vector3D inwards = Vector3D.Unit.PLUS_Z.cross(fingers).multiply(left ? -1 : 1);
-            if (inwards.norm() > .3) {
-                return inwards.normalize();
+            Vector3D inwards = Vectors.cross(Vector3D.Unit.PLUS_Z, fingers).multiply(left ? -1 : 1);
+            if (Vectors.length(inwards) > .3) {
+                return Vectors.direction(inwards);
             }
         }
         Vector3D upper = bodies.at(player, left ? Joint.SHOULDER_LEFT : Joint.SHOULDER_RIGHT).subtract(elbow);
-        Vector3D square = upper.subtract(fingers.multiply(upper.dot(fingers)));
-        return square.norm() < 1e-3 ? fingers.orthogonal() : square.normalize();
+        Vector3D square = upper.subtract(fingers.multiply(Vectors.dot(upper, fingers)));
+        return Vectors.length(square) < 1e-3 ? Vectors.square(fingers) : Vectors.direction(square);
     }
 }

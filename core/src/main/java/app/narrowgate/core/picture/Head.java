@@ -3,6 +3,7 @@ package app.narrowgate.core.picture;
 import app.narrowgate.core.body.Bodies;
 import app.narrowgate.core.body.Joint;
 import app.narrowgate.core.body.Player;
+import app.narrowgate.core.body.Vectors;
 import java.util.ArrayList;
 import java.util.List;
 import org.apache.commons.geometry.euclidean.threed.Vector3D;
@@ -23,11 +24,11 @@ record Head(Vector3D middle, Vector3D face, Vector3D crown) {
 
     static Head of(Bodies bodies, Player player) {
         Vector3D head = bodies.at(player, Joint.HEAD);
-        Vector3D spine = head.subtract(bodies.at(player, Joint.NECK)).normalize();
-        Vector3D nose = bodies.at(player, Joint.NOSE).subtract(head).normalize();
+        Vector3D spine = Vectors.direction(head.subtract(bodies.at(player, Joint.NECK)));
+        Vector3D nose = Vectors.direction(bodies.at(player, Joint.NOSE).subtract(head));
         // A nodding head turns as one piece: the crown is square to where it looks.
-        Vector3D crown = spine.subtract(nose.multiply(spine.dot(nose)));
-        return new Head(head.multiply(1 / bodies.size(player)), nose, crown.norm() < 1e-6 ? nose.orthogonal() : crown.normalize());
+        Vector3D crown = spine.subtract(nose.multiply(Vectors.dot(spine, nose)));
+        return new Head(head.multiply(1 / bodies.size(player)), nose, Vectors.length(crown) < 1e-6 ? Vectors.square(nose) : Vectors.direction(crown));
     }
 
     Ball skull() {
@@ -49,20 +50,20 @@ record Head(Vector3D middle, Vector3D face, Vector3D crown) {
      * looks this way, joined along the edge of the skull.
      */
     List<double[]> hair(Camera camera) {
-        Vector3D axis = face.multiply(-.8).add(crown.multiply(.6)).normalize();
+        Vector3D axis = Vectors.direction(face.multiply(-.8).add(crown.multiply(.6)));
         Vector3D towards = camera.towards();
-        double height = axis.dot(towards);
+        double height = Vectors.dot(axis, towards);
         double reach = Math.sqrt(1 - HAIRLINE * HAIRLINE);
         Vector3D tilt = towards.subtract(axis.multiply(height));
-        Vector3D one = tilt.norm() < 1e-6 ? axis.orthogonal() : tilt.normalize();
-        Vector3D other = axis.cross(one);
+        Vector3D one = Vectors.length(tilt) < 1e-6 ? Vectors.square(axis) : Vectors.direction(tilt);
+        Vector3D other = Vectors.cross(axis, one);
         // The hairline at angle φ from the point nearest to whoever looks; it looks this way while this is positive.
-        double least = HAIRLINE * height - reach * tilt.norm();
-        double most = HAIRLINE * height + reach * tilt.norm();
+        double least = HAIRLINE * height - reach * Vectors.length(tilt);
+        double most = HAIRLINE * height + reach * Vectors.length(tilt);
         if (most <= 0) {
             return height > 0 ? rim(camera) : List.of();
         }
-        double half = least >= 0 ? Math.PI : StrictMath.acos(-HAIRLINE * height / (reach * tilt.norm()));
+        double half = least >= 0 ? Math.PI : StrictMath.acos(-HAIRLINE * height / (reach * Vectors.length(tilt)));
         List<double[]> points = new ArrayList<>();
         for (int i = 0; i <= STEPS; i++) {
             double angle = -half + 2 * half * i / STEPS;
@@ -80,7 +81,7 @@ record Head(Vector3D middle, Vector3D face, Vector3D crown) {
         double[] centre = place(camera, Vector3D.ZERO);
         double a = StrictMath.atan2(from[1] - centre[1], from[0] - centre[0]);
         double b = StrictMath.atan2(to[1] - centre[1], to[0] - centre[0]);
-        double towardsHair = StrictMath.atan2(axis.dot(camera.up()), axis.dot(camera.right()));
+        double towardsHair = StrictMath.atan2(Vectors.dot(axis, camera.up()), Vectors.dot(axis, camera.right()));
         double way = turn(b - a);
         // Of the two ways round, the one that passes where the hair is.
         if (turn(towardsHair - a) > way) {
@@ -114,6 +115,6 @@ record Head(Vector3D middle, Vector3D face, Vector3D crown) {
     /** Where a point of the skull is in the picture; a direction of length one, or none for its middle. */
     private double[] place(Camera camera, Vector3D direction) {
         Vector3D point = skull().middle().add(direction.multiply(SKULL));
-        return new double[] {point.dot(camera.right()), point.dot(camera.up())};
+        return new double[] {Vectors.dot(point, camera.right()), Vectors.dot(point, camera.up())};
     }
 }

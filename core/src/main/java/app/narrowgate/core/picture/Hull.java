@@ -1,19 +1,17 @@
 package app.narrowgate.core.picture;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
-import java.util.function.Predicate;
 
 /**
  * The convex hull of a few discs: arcs of them, joined by lines that touch two. Found from the support in {@value #TURNS}
- * directions, the corners by bisection.
+ * directions; a corner is where the support of two discs is the same.
  */
 final class Hull {
 
     private static final int TURNS = 360;
     private static final int CHECKS = 72;
-    /** From a degree to a billionth of one. */
-    private static final int HALVINGS = 30;
     private static final double FULL = 2 * Math.PI;
     /** How long a piece of outline is that is drawn or left out as one, in stature. */
     private static final double FINENESS = .004;
@@ -34,11 +32,19 @@ final class Hull {
         /** How long it is. */
         double length();
 
-        /** The point so far along, from 0 to 1. */
-        double[] at(double share);
+        /** Where the point so far along is across, from 0 to 1. */
+        double x(double share);
+
+        /** Where it is upwards. */
+        double y(double share);
 
         /** The part of it between two shares. */
         Stretch between(double from, double to);
+    }
+
+    /** Whether a point of the picture is wanted. */
+    interface Place {
+        boolean test(double x, double y);
     }
 
     /** Along a disc. */
@@ -49,9 +55,13 @@ final class Hull {
         }
 
         @Override
-        public double[] at(double share) {
-            double angle = from + share * (to - from);
-            return new double[] {disc.x() + disc.radius() * StrictMath.cos(angle), disc.y() + disc.radius() * StrictMath.sin(angle)};
+        public double x(double share) {
+            return disc.x() + disc.radius() * StrictMath.cos(from + share * (to - from));
+        }
+
+        @Override
+        public double y(double share) {
+            return disc.y() + disc.radius() * StrictMath.sin(from + share * (to - from));
         }
 
         @Override
@@ -61,26 +71,36 @@ final class Hull {
     }
 
     /** From a point to a point. */
-    record Straight(double[] from, double[] to) implements Stretch {
+    record Straight(double fromX, double fromY, double toX, double toY) implements Stretch {
         @Override
         public double length() {
-            return Math.hypot(to[0] - from[0], to[1] - from[1]);
+            return Math.hypot(toX - fromX, toY - fromY);
         }
 
         @Override
-        public double[] at(double share) {
-            return new double[] {from[0] + share * (to[0] - from[0]), from[1] + share * (to[1] - from[1])};
+        public double x(double share) {
+            return fromX + share * (toX - fromX);
+        }
+
+        @Override
+        public double y(double share) {
+            return fromY + share * (toY - fromY);
         }
 
         @Override
         public Stretch between(double a, double b) {
-            return new Straight(at(a), at(b));
+            return new Straight(x(a), y(a), x(b), y(b));
         }
+    }
+
+    /** Where the outline goes from one disc over to another. */
+    private record Corner(double angle, Disc before, Disc after) {
     }
 
     private final List<Disc> discs;
     private final List<Stretch> outline;
-    private final List<double[]> checks;
+    /** Directions, and how far the hull reaches in each: three numbers each. */
+    private final double[] checks;
 
     Hull(List<Disc> discs) {
         this.discs = List.copyOf(discs);
@@ -93,40 +113,26 @@ final class Hull {
         return outline;
     }
 
-    private Disc furthest(double angle) {
-        return furthest(StrictMath.cos(angle), StrictMath.sin(angle));
-    }
-
     private Disc furthest(double cos, double sin) {
         Disc best = discs.get(0);
-        for (Disc disc : discs) {
-            if (disc.support(cos, sin) > best.support(cos, sin) + 1e-12) {
-                best = disc;
+        double most = best.support(cos, sin);
+        for (int i = 1; i < discs.size(); i++) {
+            double support = discs.get(i).support(cos, sin);
+            if (support > most + 1e-12) {
+                best = discs.get(i);
+                most = support;
             }
         }
         return best;
     }
 
     private List<Stretch> trace() {
-        record Corner(double angle, Disc before, Disc after) {
-        }
         List<Corner> corners = new ArrayList<>();
-        Disc last = furthest(0);
+        Disc last = furthest(COS[0], SIN[0]);
         for (int i = 1; i <= TURNS; i++) {
-            double angle = FULL * i / TURNS;
             Disc next = furthest(COS[i % TURNS], SIN[i % TURNS]);
             if (next != last) {
-                double low = FULL * (i - 1) / TURNS;
-                double high = angle;
-                for (int halving = 0; halving < HALVINGS; halving++) {
-                    double middle = (low + high) / 2;
-                    if (furthest(middle) == last) {
-                        low = middle;
-                    } else {
-                        high = middle;
-                    }
-                }
-                corners.add(new Corner(high, last, next));
+                corners.add(new Corner(same(last, next, FULL * (i - 1) / TURNS, FULL * i / TURNS), last, next));
                 last = next;
             }
         }
@@ -138,41 +144,67 @@ final class Hull {
             Corner corner = corners.get(i);
             Corner next = corners.get((i + 1) % corners.size());
             double end = next.angle() + (i + 1 == corners.size() ? FULL : 0);
-            stretches.add(new Straight(new Arc(corner.before(), corner.angle(), corner.angle()).at(0),
-                    new Arc(corner.after(), corner.angle(), corner.angle()).at(0)));
+            double cos = StrictMath.cos(corner.angle());
+            double sin = StrictMath.sin(corner.angle());
+            stretches.add(new Straight(corner.before().x() + corner.before().radius() * cos, corner.before().y() + corner.before().radius() * sin,
+                    corner.after().x() + corner.after().radius() * cos, corner.after().y() + corner.after().radius() * sin));
             stretches.add(new Arc(corner.after(), corner.angle(), end));
         }
         return stretches;
     }
 
-    /** How deep a point lies inside; negative outside. Exact along straight stretches, to a thousandth along arcs. */
-    double depth(double x, double y) {
-        double least = Double.POSITIVE_INFINITY;
-        for (double[] check : checks) {
-            least = Math.min(least, check[2] - x * check[0] - y * check[1]);
+    /** The angle between {@code low} and {@code high} at which the first disc begins to reach less far than the second. */
+    private static double same(Disc before, Disc after, double low, double high) {
+        double x = after.x() - before.x();
+        double y = after.y() - before.y();
+        // x cos + y sin = fall: the direction of the other's middle, less the angle at which it is too far aside.
+        double fall = (before.radius() - after.radius()) / Math.sqrt(x * x + y * y);
+        double angle = StrictMath.atan2(y, x) - StrictMath.acos(Math.max(-1, Math.min(1, fall)));
+        while (angle < low - Math.PI) {
+            angle += FULL;
         }
-        return least;
+        return Math.max(low, Math.min(high, angle));
+    }
+
+    /** True for a point that lies so deep inside. Exact along straight stretches, to a thousandth along arcs. */
+    boolean holds(double x, double y, double depth) {
+        for (int i = 0; i < checks.length; i += 3) {
+            if (checks[i + 2] - x * checks[i] - y * checks[i + 1] <= depth) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** Directions all round, and those of the straight stretches, each with how far the hull reaches there. */
-    private List<double[]> checks() {
-        List<double[]> all = new ArrayList<>();
+    private double[] checks() {
+        double[] all = new double[3 * (CHECKS + 2 * outline.size())];
+        int count = 0;
         for (int i = 0; i < TURNS; i += TURNS / CHECKS) {
-            all.add(check(COS[i], SIN[i]));
+            count = check(all, count, COS[i], SIN[i]);
         }
-        outline.stream().filter(Arc.class::isInstance).map(Arc.class::cast).forEach(arc -> {
-            all.add(check(StrictMath.cos(arc.from()), StrictMath.sin(arc.from())));
-            all.add(check(StrictMath.cos(arc.to()), StrictMath.sin(arc.to())));
-        });
-        return List.copyOf(all);
+        for (Stretch stretch : outline) {
+            if (stretch instanceof Arc arc) {
+                count = check(all, count, StrictMath.cos(arc.from()), StrictMath.sin(arc.from()));
+                count = check(all, count, StrictMath.cos(arc.to()), StrictMath.sin(arc.to()));
+            }
+        }
+        return Arrays.copyOf(all, count);
     }
 
-    private double[] check(double cos, double sin) {
-        return new double[] {cos, sin, discs.stream().mapToDouble(disc -> disc.support(cos, sin)).max().orElseThrow()};
+    private int check(double[] all, int at, double cos, double sin) {
+        all[at] = cos;
+        all[at + 1] = sin;
+        double most = Double.NEGATIVE_INFINITY;
+        for (Disc disc : discs) {
+            most = Math.max(most, disc.support(cos, sin));
+        }
+        all[at + 2] = most;
+        return at + 3;
     }
 
     /** The stretches of the outline whose points fulfil a condition, joined into runs; a run that closes is whole. */
-    List<List<Stretch>> runs(Predicate<double[]> wanted) {
+    List<List<Stretch>> runs(Place wanted) {
         List<List<Stretch>> runs = new ArrayList<>();
         List<Stretch> run = new ArrayList<>();
         boolean open = false;
@@ -182,7 +214,8 @@ final class Hull {
             int steps = Math.max(1, (int) Math.ceil(stretch.length() / FINENESS));
             double began = 0;
             for (int i = 0; i < steps; i++) {
-                boolean now = wanted.test(stretch.at((i + .5) / steps));
+                double share = (i + .5) / steps;
+                boolean now = wanted.test(stretch.x(share), stretch.y(share));
                 if (now && !open) {
                     open = true;
                     began = (double) i / steps;

@@ -3,6 +3,7 @@ package app.narrowgate.core.picture;
 import app.narrowgate.core.body.Bodies;
 import app.narrowgate.core.body.Joint;
 import app.narrowgate.core.body.Player;
+import app.narrowgate.core.body.Vectors;
 import java.util.ArrayList;
 import java.util.List;
 import org.apache.commons.geometry.euclidean.threed.Vector3D;
@@ -23,13 +24,21 @@ record Piece(Player player, String name, BodyPart part, List<Ball> balls, List<S
 
     /** True for two pieces of one body of which one names the other. */
     boolean hangsTogetherWith(Piece other) {
-        return player == other.player && (seams.stream().anyMatch(seam -> seam.with().equals(other.name))
-                || other.seams.stream().anyMatch(seam -> seam.with().equals(name)));
+        return player == other.player && (names(other) || other.names(this));
+    }
+
+    private boolean names(Piece other) {
+        for (Seam seam : seams) {
+            if (seam.with().equals(other.name)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** How long a limb is from its first ball to its last, in stature. */
     double length() {
-        return balls.get(0).middle().distance(balls.get(balls.size() - 1).middle());
+        return Vectors.distance(balls.get(0).middle(), balls.get(balls.size() - 1).middle());
     }
 
     /**
@@ -94,7 +103,7 @@ record Piece(Player player, String name, BodyPart part, List<Ball> balls, List<S
         }
 
         private static Vector3D mean(Vector3D a, Vector3D b, double share) {
-            return a.lerp(b, share);
+            return Vectors.between(a, b, share);
         }
 
         private void head() {
@@ -110,8 +119,8 @@ record Piece(Player player, String name, BodyPart part, List<Ball> balls, List<S
         private void trunk() {
             Vector3D neck = at(Joint.NECK);
             Vector3D waist = at(Joint.WAIST);
-            Vector3D across = at(Joint.SHOULDER_RIGHT).subtract(at(Joint.SHOULDER_LEFT)).normalize();
-            Vector3D acrossHips = at(Joint.HIP_RIGHT).subtract(at(Joint.HIP_LEFT)).normalize();
+            Vector3D across = Vectors.direction(at(Joint.SHOULDER_RIGHT).subtract(at(Joint.SHOULDER_LEFT)));
+            Vector3D acrossHips = Vectors.direction(at(Joint.HIP_RIGHT).subtract(at(Joint.HIP_LEFT)));
             Ball left = ball(mean(neck, at(Joint.SHOULDER_LEFT), .78), .043);
             Ball right = ball(mean(neck, at(Joint.SHOULDER_RIGHT), .78), .043);
             Vector3D ribs = mean(waist, neck, .50);
@@ -168,8 +177,8 @@ record Piece(Player player, String name, BodyPart part, List<Ball> balls, List<S
                     new Seam("pelvis", seat), new Seam("shank" + side, cap));
             add("shank" + side, part, List.of(cap, ball(mean(knee, ankle, .32), .041), bone),
                     new Seam("thigh" + side, cap), new Seam("foot" + side, bone));
-            Vector3D forwards = toe.subtract(ankle).normalize();
-            Vector3D down = ankle.subtract(knee).normalize();
+            Vector3D forwards = Vectors.direction(toe.subtract(ankle));
+            Vector3D down = Vectors.direction(ankle.subtract(knee));
             Ball heel = ball(ankle.add(forwards.multiply(-.026)).add(down.multiply(.012)), .021);
             add("foot" + side, part, List.of(heel, bone, ball(mean(ankle, toe, .62), .0235), ball(toe, .0165)),
                     new Seam("shank" + side, bone));

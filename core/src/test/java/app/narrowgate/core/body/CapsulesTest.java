@@ -3,6 +3,7 @@ package app.narrowgate.core.body;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -22,6 +23,10 @@ class CapsulesTest {
         return Math.sqrt(sum);
     }
 
+    private static double[] ends(double[]... points) {
+        return Arrays.stream(points).flatMapToDouble(Arrays::stream).toArray();
+    }
+
     @Test
     void noPairOfPointsIsNearer() {
         Random random = new Random(7);
@@ -30,7 +35,7 @@ class CapsulesTest {
             double[] q = run % 10 == 0 ? p.clone() : point(random);
             double[] a = point(random);
             double[] b = run % 15 == 0 ? a.clone() : point(random);
-            Capsules.Meeting meeting = Capsules.meeting(p, q, a, b);
+            Capsules.Meeting meeting = Capsules.meeting(ends(p, q, a, b));
             assertThat(distance(p, q, a, b, meeting.along(), meeting.alongOther())).isCloseTo(meeting.distance(), within(1e-12));
             for (double s = 0; s <= 1; s += .05) {
                 for (double t = 0; t <= 1; t += .05) {
@@ -42,7 +47,7 @@ class CapsulesTest {
 
     @Test
     void crossingAxesArePartedUpwards() {
-        Capsules.Meeting meeting = Capsules.meeting(new double[] {-1, 0, 0}, new double[] {1, 0, 0}, new double[] {0, -1, 0}, new double[] {0, 1, 0});
+        Capsules.Meeting meeting = Capsules.meeting(new double[] {-1, 0, 0, 1, 0, 0, 0, -1, 0, 0, 1, 0});
         assertThat(meeting.distance()).isZero();
         assertThat(meeting.z()).isEqualTo(1);
     }

@@ -3,13 +3,12 @@ package app.narrowgate.core.picture;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import java.util.function.BiPredicate;
 import org.junit.jupiter.api.Test;
 
 /** What covers what, of bars laid over each other. */
 class CoveringTest {
 
-    private static final BiPredicate<Integer, Integer> APART = (one, other) -> false;
+    private static final Covering.Joined APART = (one, other) -> false;
 
     /** A bar from one place to another, so near. */
     private static List<Disc> bar(double x, double y, double near, double toX, double toY, double toNear) {

@@ -52,31 +52,34 @@ class HullTest {
         Hull hull = new Hull(List.of(new Disc(0, 0, .1, 0), new Disc(.5, .1, .05, 0), new Disc(.2, .4, .08, 0)));
         List<Hull.Stretch> outline = hull.outline();
         for (int i = 0; i < outline.size(); i++) {
-            double[] end = outline.get(i).at(1);
-            double[] next = outline.get((i + 1) % outline.size()).at(0);
-            assertThat(Math.hypot(end[0] - next[0], end[1] - next[1])).isLessThan(1e-9);
-            double[] middle = outline.get(i).at(.5);
-            assertThat(hull.depth(middle[0], middle[1])).isCloseTo(0, within(1e-3));
+            Hull.Stretch next = outline.get((i + 1) % outline.size());
+            assertThat(Math.hypot(outline.get(i).x(1) - next.x(0), outline.get(i).y(1) - next.y(0))).isLessThan(1e-9);
+            double x = outline.get(i).x(.5);
+            double y = outline.get(i).y(.5);
+            assertThat(hull.holds(x, y, -1e-3)).isTrue();
+            assertThat(hull.holds(x, y, 1e-3)).isFalse();
         }
     }
 
     @Test
     void depthIsHowFarInside() {
         Hull hull = new Hull(List.of(new Disc(0, 0, .1, 0), new Disc(.5, 0, .1, 0)));
-        assertThat(hull.depth(.25, 0)).isCloseTo(.1, within(1e-9));
-        assertThat(hull.depth(.25, .12)).isCloseTo(-.02, within(1e-3));
+        assertThat(hull.holds(.25, 0, .1 - 1e-9)).isTrue();
+        assertThat(hull.holds(.25, 0, .1 + 1e-9)).isFalse();
+        assertThat(hull.holds(.25, .12, -.021)).isTrue();
+        assertThat(hull.holds(.25, .12, -.019)).isFalse();
     }
 
     /** What is left out and what is drawn are together the whole outline. */
     @Test
     void runsAndTheirOppositesMakeTheWhole() {
         Hull hull = new Hull(List.of(new Disc(0, 0, .1, 0), new Disc(.5, .1, .05, 0)));
-        List<List<Hull.Stretch>> right = hull.runs(p -> p[0] > .3);
-        List<List<Hull.Stretch>> left = hull.runs(p -> p[0] <= .3);
+        List<List<Hull.Stretch>> right = hull.runs((x, y) -> x > .3);
+        List<List<Hull.Stretch>> left = hull.runs((x, y) -> x <= .3);
         assertThat(right).hasSize(1);
         assertThat(left).hasSize(1);
         assertThat(length(right.get(0)) + length(left.get(0))).isCloseTo(length(hull.outline()), within(1e-9));
-        assertThat(hull.runs(p -> true)).hasSize(1).first().satisfies(run -> assertThat(length(run)).isCloseTo(length(hull.outline()), within(1e-9)));
-        assertThat(hull.runs(p -> false)).isEmpty();
+        assertThat(hull.runs((x, y) -> true)).hasSize(1).first().satisfies(run -> assertThat(length(run)).isCloseTo(length(hull.outline()), within(1e-9)));
+        assertThat(hull.runs((x, y) -> false)).isEmpty();
     }
 }

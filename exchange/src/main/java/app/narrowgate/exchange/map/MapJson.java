@@ -6,7 +6,7 @@ import app.narrowgate.core.map.PartKind;
 import app.narrowgate.exchange.json.JacksonValue;
 import app.narrowgate.exchange.json.JsonText;
 import app.narrowgate.exchange.parts.MapReading;
-import app.narrowgate.exchange.posture.PostureJson;
+import app.narrowgate.exchange.posture.PostureReader;
 import java.util.List;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -39,7 +39,7 @@ public final class MapJson {
      * @throws ProblemsException with every problem by JSON pointer
      */
     public static EscapeMap read(JsonNode root) {
-        return MapReading.read(new JacksonValue(root), PostureJson::read);
+        return MapReading.read(new JacksonValue(root), PostureReader::read);
     }
 
     /** The tree of the file. */

@@ -12,7 +12,7 @@ import app.narrowgate.core.map.PartKind;
 import app.narrowgate.exchange.json.JacksonValue;
 import app.narrowgate.exchange.parts.MapReading;
 import app.narrowgate.exchange.parts.PartPut;
-import app.narrowgate.exchange.posture.PostureJson;
+import app.narrowgate.exchange.posture.PostureReader;
 import java.util.List;
 import java.util.Optional;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -57,7 +57,7 @@ public final class PartJson {
      * @throws ProblemsException with every problem, placed as it says there
      */
     public static EscapeMap putAll(EscapeMap map, List<Put> puts) {
-        return MapReading.putAll(map, puts.stream().map(Put::toRead).toList(), PostureJson::read);
+        return MapReading.putAll(map, puts.stream().map(Put::toRead).toList(), PostureReader::read);
     }
 
     /**

@@ -40,8 +40,7 @@ record PosturePreview(
 
         /** By how much it moves on the mat, in stature, seen from {@code view}. */
         Vector3D by(View view) {
-            return view.right().multiply(of("to the right", right)).add(view.up().multiply(of("up", up)))
-                    .add(view.towards().multiply(of("towards you", towards)));
+            return view.way(of("to the right", right), of("up", up), of("towards you", towards));
         }
 
         private static double of(String way, double given) {
