@@ -4,8 +4,12 @@ import { fileURLToPath } from "node:url";
 import { defineConfig } from "vitest/config";
 import { serviceWorker } from "./serviceWorker.ts";
 
-/** What every page may need. Of the face the cuts for other scripts come when they are wanted. */
-const needed = (url: string) => !/-(latin-ext|vietnamese|cyrillic|greek)[^/]*\.woff2$/.test(url);
+/**
+ * What every page may need. Of the face the cuts for other scripts come when they are wanted, and a posture is not moved where
+ * it cannot be stored.
+ */
+const needed = (url: string) =>
+  !/-(latin-ext|vietnamese|cyrillic|greek)[^/]*\.woff2$/.test(url) && !url.includes("/handWorker-");
 
 const compiled = (name: string) =>
   fileURLToPath(new URL(`../browser/target/javascript/${name}`, import.meta.url));
@@ -16,7 +20,11 @@ export default defineConfig({
   worker: { format: "es" },
   // The core, compiled for browsers; Maven has made it before this is built.
   resolve: {
-    alias: { "#solver": compiled("solver.js"), "#practice": compiled("practice.js") },
+    alias: {
+      "#solver": compiled("solver.js"),
+      "#practice": compiled("practice.js"),
+      "#hand": compiled("hand.js"),
+    },
   },
   server: { proxy: { "/api": "http://127.0.0.1:8080" } },
   test: {

@@ -7,9 +7,9 @@ interface Carried {
   map: unknown;
 }
 
-/** A compiled program as a worker holds it: how it takes a map, and what can be asked about that. */
+/** A compiled program as a worker holds it: how it takes a map, where it is about one, and what can be asked. */
 export interface Program {
-  load: (map: unknown) => Answer;
+  load?: (map: unknown) => Answer;
   calls: Record<string, (...given: never[]) => Answer>;
   /** Hears that a map has come. */
   onLoaded?: () => void;
@@ -25,6 +25,7 @@ export function answering({ load, calls, onLoaded }: Program): void {
     const carried = (await response.json()) as Carried;
     // One that was asked for earlier and comes later may not take the place of what the page believes to be here.
     if (number !== last) throw new Error("Another map was asked for meanwhile.");
+    if (!load) throw new Error("This is about no map.");
     const answer = load(carried.map);
     if ("problems" in answer) throw new Error(answer.problems[0]?.message);
     onLoaded?.();

@@ -35,3 +35,14 @@ declare module "#practice" {
   /** Numbers from 0 in an order that cannot be guessed, each of the `calls` so often. No map need be there. */
   export function calls(calls: number, repetitions: number, seed: number): Answer;
 }
+
+/** The third program: two bodies under a hand. It holds nothing. */
+declare module "#hand" {
+  import type { Answer } from "#solver";
+
+  /**
+   * A posture in the open format, told whole, with a joint of it taken elsewhere as it is seen, in stature; drawn, with what can
+   * be taken hold of.
+   */
+  export function moved(posture: object, joint: string, right: number, up: number, towards: number): Answer;
+}

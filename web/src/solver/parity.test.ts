@@ -1,4 +1,5 @@
 import { held, load, odds, overview, type Answer, type Packed } from "#solver";
+import { moved } from "#hand";
 import * as practice from "#practice";
 import { readdirSync, readFileSync } from "node:fs";
 import { beforeAll, describe, expect, it } from "vitest";
@@ -77,5 +78,27 @@ describe("what was compiled computes what the core computes", () => {
       expectSame(valueOf(practice.calls(one.calls, REPETITIONS, one.seed)), one.order);
       expectSame(valueOf(practice.lookAlikes(one.setting)), one.lookAlikes);
     });
+  });
+});
+
+/** A posture with a joint moved, as it was drawn on another machine. */
+interface Handled {
+  posture: { id: string };
+  joint: string;
+  way: [right: number, up: number, towards: number];
+  moved: Written;
+}
+
+describe("bodies under a hand are those that the core draws", () => {
+  const all = JSON.parse(
+    readFileSync(new URL("../../../browser/target/hands.json", import.meta.url), "utf8"),
+  ) as Handled[];
+  it.each(all.map((one) => [`${one.posture.id}, ${one.joint}`, one] as const))("%s", (_, one) => {
+    expectSame(valueOf(moved(one.posture, one.joint, ...one.way)), one.moved);
+  });
+
+  it("refuses what cannot be taken hold of, in words", () => {
+    const answer = moved(all[0]!.posture, "you.waist", 0, 0, 0);
+    expect("problems" in answer && answer.problems[0]?.message).toContain("cannot be taken hold of");
   });
 });

@@ -188,3 +188,33 @@ export function lookAlikesOf(packed: Packed): Schemas["LookAlike"][] {
   }
   return pairs;
 }
+
+/** Two bodies under a hand, in the server's words. */
+export function handledOf(packed: Packed): Schemas["PostureDrawn"] {
+  const from = new Reading(packed);
+  const width = from.mark();
+  const height = from.mark();
+  const ground = from.text();
+  const pieces = from.times(from.mark(), () =>
+    stated({
+      who: from.text() as Schemas["PicturePiece"]["who"],
+      name: from.text(),
+      part: from.text() as Schemas["PicturePiece"]["part"],
+      fill: from.text(),
+      line: from.textIfAny(),
+      seam: from.textIfAny(),
+      hair: from.textIfAny(),
+      seen: from.figure(),
+    }),
+  );
+  const middle = { x: from.mark(), y: from.mark() };
+  const handles = from.times(from.mark(), () => ({ joint: from.text(), x: from.mark(), y: from.mark() }));
+  const faults = stated({
+    overlap: from.figure(),
+    overlapping: from.textIfAny(),
+    degrees: from.figure(),
+    joint: from.textIfAny(),
+  });
+  const let_ = from.times(from.mark(), () => from.text());
+  return { drawing: { width, height, ground, pieces }, middle, handles, faults, let: let_, whole: false };
+}

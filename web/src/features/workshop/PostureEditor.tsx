@@ -57,7 +57,8 @@ export function PostureEditor({
   const [news, setNews] = useState<string[]>([]);
   const asked: Asked | undefined = parts && { parts: drawnOf(parts, posture), posture, view };
   const drawn = usePosture(map, asked);
-  const nudge = useNudge(map, asked, (part, seen) => {
+  const lies = drawn.isPlaceholderData ? undefined : (drawn.data?.lies?.part as Part | undefined);
+  const nudge = useNudge(map, asked, lies, (part, seen) => {
     setBefore((all) => [...all, value]);
     setNews(newsOf(seen));
     onValue(withShape(value, part));

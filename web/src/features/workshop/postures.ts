@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { api, problemOf, unwrap, type Problem, type Schemas } from "../../api/client";
 import type { Seen } from "../../ui/body/SeenFrom";
+import { expectHand, underTheHand } from "../../solver/hand";
 import type { Frame } from "../../ui/body/TwoBodies";
 import type { Part, PartInput } from "./parts";
 
@@ -40,17 +41,20 @@ export function usePosture(map: Schemas["Map"], asked: Asked | undefined) {
 }
 
 /**
- * Taking a joint elsewhere. While an answer is on its way no other is asked for; then the newest is, so that the picture
+ * Taking a joint elsewhere. What is seen under the hand is worked out in this browser once that is quick, by the server until
+ * then; what is let go is the server's. While an answer is on its way no other is asked for; then the newest is, so that the picture
  * follows a hand that never rests. What is let go comes back as a posture; what is moved meanwhile waits for that.
  */
 export function useNudge(
   map: Schemas["Map"],
   asked: Asked | undefined,
+  /** The bodies as they lie, where what is asked for has been drawn. */
+  lies: object | undefined,
   onDone: (part: Part, drawn: Drawn) => void,
 ) {
   const [drawn, setDrawn] = useState<{ seen: Drawn; of: string }>();
   const [problem, setProblem] = useState<Problem>();
-  const next = useRef<{ asked: Asked; move: Schemas["PostureMove"] }>(undefined);
+  const next = useRef<{ asked: Asked; lies?: object; move: Schemas["PostureMove"] }>(undefined);
   const waiting = useRef<Schemas["PostureMove"]>(undefined);
   /** The posture of which something was let go and has not come back; another posture is what came of it. */
   const [settling, setSettling] = useState<string>();
@@ -74,7 +78,8 @@ export function useNudge(
       const now = next.current;
       next.current = undefined;
       try {
-        const seen = await preview(map, now.asked, now.move);
+        const here = now.move.done || !now.lies ? undefined : await underTheHand(now.lies, now.move);
+        const seen = here ?? (await preview(map, now.asked, now.move));
         if (turn.current !== mine) return;
         setProblem(undefined);
         setDrawn({ seen, of: JSON.stringify(now.asked) });
@@ -92,13 +97,16 @@ export function useNudge(
     running.current = -1;
   };
   const ask = (move: Schemas["PostureMove"]) => {
-    next.current = { asked: asked!, move };
+    next.current = { asked: asked!, lies, move };
     if (move.done) settle(name);
     void run();
   };
   useEffect(() => {
     told.current = onDone;
   });
+  useEffect(() => {
+    if (lies) expectHand(lies);
+  }, [lies]);
   // What was let go is part of the posture now: what was moved meanwhile goes on from there.
   useEffect(() => {
     const move = waiting.current;

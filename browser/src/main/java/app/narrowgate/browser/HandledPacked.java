@@ -24,7 +24,7 @@ final class HandledPacked {
             packed.text(handle.joint()).mark(handle.across()).mark(handle.down());
         }
         Soundness sound = handled.sound();
-        packed.figure(sound.overlap()).text(sound.overlapping().orElse("")).figure(sound.degrees())
+        packed.figure(sound.overlap() * Handled.CENTIMETRES).text(sound.overlapping().orElse("")).figure(sound.degrees())
                 .text(sound.excesses().isEmpty() ? "" : sound.excesses().get(0).joint().toString());
         packed.mark(let.size());
         let.forEach(packed::text);

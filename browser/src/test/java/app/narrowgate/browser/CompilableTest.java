@@ -34,10 +34,14 @@ class CompilableTest {
     private static final String PRACTICE = "app\\.narrowgate\\.core\\.drill\\."
             + "(CallOrder|ReadingDeck|ReadingCard|LookAlikes?|PracticeGraph|HouseTimes|Lot)(\\$.*)?";
 
+    /** Of pictures what is drawn under a hand; what is solved and stored stays on the server. */
+    private static final String HANDLED = "(\\[+L)?app\\.narrowgate\\.(core\\.body|core\\.picture|exchange\\.posture)\\..*";
+    private static final String NOT_HANDLED = ".*\\.(Transition|Touch|Postures|Nudged|PostureJson)(\\$.*)?";
+
     @ArchTest
     static final ArchRule STANDS_ON_ITSELF = classes().that().resideInAnyPackage(COMPILED)
-            // No browser is handed a posture, so nothing of it is compiled.
-            .and().haveNameNotMatching(".*\\.Posture(\\$.*)?").should().onlyDependOnClassesThat()
+            // A map is handed over without postures; one is on its own.
+            .and().haveNameNotMatching(".*\\.Posture(\\$.*)?").and().haveNameNotMatching(".*\\.(Hand|HandledPacked)(\\$.*)?").should().onlyDependOnClassesThat()
             .resideInAnyPackage("java.lang..", "java.util", "java.util.function", "java.util.stream", "java.util.concurrent..",
                     "java.time", "java.text", "org.teavm.jso..", "app.narrowgate.core.body", "app.narrowgate.core.check",
                     "app.narrowgate.core.progress", "app.narrowgate.core.trait", "app.narrowgate.core.map", "app.narrowgate.core.solve",
@@ -49,6 +53,12 @@ class CompilableTest {
             .onlyDependOnClassesThat(resideInAnyPackage(COMPILED).or(resideInAnyPackage("app.narrowgate.core.drill"))
                     .or(resideInAnyPackage("java.lang..", "java.util", "java.util.function", "java.util.stream")
                             .and(not(nameMatching("java\\.util\\.SplittableRandom")))));
+
+    @ArchTest
+    static final ArchRule HANDS_STAND_ON_THAT = classes().that().haveNameMatching(HANDLED).and().haveNameNotMatching(NOT_HANDLED).should()
+            .onlyDependOnClassesThat(resideInAnyPackage(COMPILED).or(nameMatching(HANDLED))
+                    .or(nameMatching("org\\.apache\\.commons\\.geometry\\.euclidean\\.threed\\.Vector3D(\\$Unit)?"))
+                    .or(resideInAnyPackage("java.lang..", "java.util", "java.util.function", "java.util.stream")));
 
     @ArchTest
     static final ArchRule WITHOUT_PATTERNS_AND_LONG_NUMBERS = noClasses().that().resideInAnyPackage("app.narrowgate.core.check",

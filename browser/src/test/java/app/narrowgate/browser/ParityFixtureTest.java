@@ -2,6 +2,11 @@ package app.narrowgate.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.narrowgate.core.body.Bodies;
+import app.narrowgate.core.body.Joint;
+import app.narrowgate.core.body.JointOf;
+import app.narrowgate.core.body.Nudge;
+import app.narrowgate.core.body.Player;
 import app.narrowgate.core.drill.CallOrder;
 import app.narrowgate.core.drill.HouseTimes;
 import app.narrowgate.core.drill.LookAlikes;
@@ -14,21 +19,26 @@ import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Fact;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Matchup;
+import app.narrowgate.core.map.Posture;
 import app.narrowgate.core.map.Segment;
 import app.narrowgate.core.odds.OddsSolver;
 import app.narrowgate.core.odds.Overview;
 import app.narrowgate.core.odds.SettingRequest;
 import app.narrowgate.core.odds.SolvedMap;
+import app.narrowgate.core.picture.Handled;
+import app.narrowgate.core.picture.Postures;
 import app.narrowgate.core.round.Passing;
 import app.narrowgate.exchange.json.JacksonValue;
 import app.narrowgate.exchange.map.MapFolder;
 import app.narrowgate.exchange.map.MapJson;
+import app.narrowgate.exchange.posture.PostureJson;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.json.JsonMapper;
@@ -43,6 +53,7 @@ import tools.jackson.databind.node.ObjectNode;
 class ParityFixtureTest {
 
     private static final Path FIXTURES = Path.of("target", "parity");
+    private static final Path HANDS = Path.of("target", "hands.json");
     private static final Path DEMO = Path.of("..", "demo", "map");
     private static final JsonMapper MAPPER = JsonMapper.builder().build();
     private static final int RANDOM_MAPS = 40;
@@ -71,6 +82,33 @@ class ParityFixtureTest {
         odd.putArray("injury").add("neck").add("shoulder");
         settings.add(odd);
         write("demo", map, settings);
+    }
+
+    /** Every posture of the demo's map with a hand, a knee and the head moved, each another way. */
+    @Test
+    void bodiesUnderAHandAreWrittenDown() throws IOException {
+        EscapeMap map = MapFolder.read(DEMO);
+        Postures postures = Postures.of(map);
+        Random random = new Random(11);
+        ArrayNode cases = JsonNodeFactory.instance.arrayNode();
+        for (Posture posture : map.postures()) {
+            Postures.Worked worked = postures.get(posture.id());
+            Bodies lie = worked.bodies().rounded();
+            for (Joint joint : List.of(Joint.HAND_LEFT, Joint.KNEE_RIGHT, Joint.HEAD)) {
+                JointOf moved = new JointOf(random.nextBoolean() ? Player.YOU : Player.THEY, joint);
+                double[] way = random.doubles(3, -.15, .15).toArray();
+                Nudge nudge = Nudge.underTheHand(lie, moved, worked.view().way(way[0], way[1], way[2]));
+                ObjectNode one = cases.addObject();
+                one.set("posture", PostureJson.write(new Posture(posture.id(), posture.title(), "", Optional.of(worked.view()), Optional.empty(),
+                        new Posture.Whole(lie))));
+                one.put("joint", moved.toString());
+                one.putArray("way").add(way[0]).add(way[1]).add(way[2]);
+                one.set("moved", packed(HandledPacked.of(Handled.roughly(nudge.bodies(), worked.view()), nudge.let())));
+            }
+        }
+        assertThat(cases.size()).isGreaterThan(100);
+        Files.createDirectories(HANDS.getParent());
+        Files.writeString(HANDS, MAPPER.writeValueAsString(cases));
     }
 
     @Test

@@ -4,6 +4,7 @@ import app.narrowgate.core.check.Range;
 import app.narrowgate.core.check.RefusedException;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -35,8 +36,9 @@ public record Nudge(Bodies bodies, Set<String> let) {
     /** So near to the mat it stands on it; in stature. */
     private static final double LANDS = .008;
 
+    /** Keeps the order. */
     public Nudge {
-        let = Set.copyOf(let);
+        let = Collections.unmodifiableSet(new LinkedHashSet<>(let));
     }
 
     /**

@@ -19,6 +19,7 @@ import java.util.Optional;
 public record Soundness(double rod, double overlap, Optional<String> overlapping, double under,
         List<Excess> excesses, double gap, Optional<String> gaping) {
 
+    private static final double NOISE = 1e-9;
     private static final List<Skeleton.Rod> BONES = Skeleton.RODS.stream().flatMap(List::stream).filter(Skeleton.Rod::isBone).toList();
 
     /** A joint that turns further than it does, by so many degrees. */
@@ -48,7 +49,8 @@ public record Soundness(double rod, double overlap, Optional<String> overlapping
         Capsules.Pair deepest = null;
         for (Capsules.Pair pair : Capsules.PAIRS) {
             double depth = -Relaxation.gap(sizes, pair.one(), pair.other(), Capsules.meeting(joints, pair.one(), pair.other()));
-            if (depth > overlap) {
+            // Of two that share a joint the first: which goes deeper by the noise of the arithmetic is told to nobody.
+            if (depth > overlap + NOISE) {
                 overlap = depth;
                 deepest = pair;
             }

@@ -37,6 +37,8 @@ public final class Drawing {
     private static final int MOST_HALVED_ROUGHLY = 0;
     private static final double SHORTEST_HALVED = .05;
     private static final int FEW_CELLS = 4;
+    /** Smaller differences are those of the arithmetic, which is not the same in a browser. */
+    private static final double NOISE = 1e-6;
     /** What is seen less than this is not seen. */
     private static final double LEAST_SEEN = .005;
 
@@ -238,7 +240,7 @@ public final class Drawing {
                 int endAcross = across(stretch.x(1));
                 int endDown = down(stretch.y(1));
                 if (stretch instanceof Hull.Arc arc) {
-                    pen.arc((int) Math.round(arc.disc().radius() * Picture.STATURE), arc.to() - arc.from() > Math.PI, endAcross, endDown);
+                    pen.arc(whole(arc.disc().radius() * Picture.STATURE), arc.to() - arc.from() > Math.PI + NOISE, endAcross, endDown);
                 } else {
                     pen.line(endAcross, endDown);
                 }
@@ -251,10 +253,15 @@ public final class Drawing {
     }
 
     private int across(double x) {
-        return (int) Math.round((x - left) * Picture.STATURE);
+        return whole((x - left) * Picture.STATURE);
     }
 
     private int down(double y) {
-        return (int) Math.round((top - y) * Picture.STATURE);
+        return whole((top - y) * Picture.STATURE);
+    }
+
+    /** The nearest whole number; of two equally near ones the upper one, whatever the noise of the arithmetic. */
+    private static int whole(double value) {
+        return (int) Math.round(value + NOISE);
     }
 }

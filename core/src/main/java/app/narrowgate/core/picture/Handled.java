@@ -22,6 +22,9 @@ import org.apache.commons.geometry.euclidean.threed.Vector3D;
  */
 public record Handled(Picture picture, Handle middle, List<Handle> handles, Soundness sound) {
 
+    /** How many centimetres a stature is, for whoever is told of faults: a man of average height. */
+    public static final double CENTIMETRES = 178;
+
     private static final List<JointOf> JOINTS = Stream.of(Player.values())
             .flatMap(player -> Nudge.HANDLES.stream().map(joint -> new JointOf(player, joint))).toList();
 

@@ -7,6 +7,7 @@ import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.PartKind;
 import app.narrowgate.core.map.Posture;
+import app.narrowgate.core.picture.Handled;
 import app.narrowgate.core.picture.Nudged;
 import app.narrowgate.core.picture.Postures;
 import app.narrowgate.core.right.Right;
@@ -92,17 +93,18 @@ class PictureController {
         Postures.Worked worked = postures.get(posture.id());
         View view = Seen.of(request.view()).from(worked.view());
         if (request.move() == null) {
-            return PostureView.of(worked.bodies(), view, List.of(), false, Optional.empty());
+            Posture lies = new Posture(posture.id(), posture.title(), "", Optional.of(view), worked.near(), new Posture.Whole(worked.bodies().rounded()));
+            return PostureView.lying(Handled.of(worked.bodies(), view), PartJson.write(PartKind.POSTURES, lies));
         }
         JointOf joint = request.move().toJoint();
         Vector3D by = request.move().by(view);
         if (!request.move().done()) {
             Nudge nudge = Nudge.underTheHand(worked.bodies(), joint, by);
-            return PostureView.moving(nudge.bodies(), view, nudge.let());
+            return PostureView.moving(Handled.roughly(nudge.bodies(), view), nudge);
         }
         Nudged nudged = Nudged.of(postures, posture, joint, by);
-        return PostureView.of(nudged.nudge().bodies(), view, nudged.nudge().let(), nudged.whole(),
-                Optional.of(PartJson.write(PartKind.POSTURES, nudged.posture())));
+        return PostureView.moved(Handled.of(nudged.nudge().bodies(), view), nudged.nudge(), nudged.whole(),
+                PartJson.write(PartKind.POSTURES, nudged.posture()));
     }
 
     private static Postures.Worked drawn(Postures postures, String place) {

@@ -1,22 +1,12 @@
 package app.narrowgate.server.picture;
 
-import app.narrowgate.core.body.Bodies;
-import app.narrowgate.core.body.JointOf;
 import app.narrowgate.core.body.Nudge;
-import app.narrowgate.core.body.Player;
 import app.narrowgate.core.body.Soundness;
-import app.narrowgate.core.body.View;
-import app.narrowgate.core.picture.Drawing;
+import app.narrowgate.core.picture.Handled;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
-import java.util.Optional;
-import java.util.function.Function;
-import java.util.stream.IntStream;
-import java.util.stream.Stream;
-import org.apache.commons.geometry.euclidean.threed.Vector3D;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A posture with what can be taken hold of. */
@@ -27,11 +17,11 @@ record PostureView(DrawingView drawing,
         List<HandleView> handles, FaultsView faults,
         @Schema(description = "What was let go: a hand that held, a joint and the mat, two limbs that rested on each other") List<String> let,
         @Schema(description = "True where it followed another posture and does not any more") boolean whole,
-        @Nullable ToldView told) {
+        @Schema(description = "How the posture is told once the joint was let go") @Nullable ToldView told,
+        @Schema(description = "The bodies as they lie, told whole, with the view from which they are seen; missing while something is moved")
+        @Nullable ToldView lies) {
 
-    private static final double METRES = 1.78;
-
-    @Schema(name = "PostureTold", description = "The posture in the open format, once the joint was let go")
+    @Schema(name = "PostureTold", description = "A posture in the open format")
     record ToldView(@Schema(implementation = Object.class) ObjectNode part) {
     }
 
@@ -49,31 +39,29 @@ record PostureView(DrawingView drawing,
             @Schema(description = "Degrees by which a joint turns too far") double degrees,
             @Schema(description = "Which one") @Nullable String joint) {
         static FaultsView of(Soundness sound) {
-            return new FaultsView(sound.overlap() * METRES * 100, sound.overlapping().orElse(null), sound.degrees(),
+            return new FaultsView(sound.overlap() * Handled.CENTIMETRES, sound.overlapping().orElse(null), sound.degrees(),
                     sound.excesses().isEmpty() ? null : sound.excesses().get(0).joint().toString());
         }
     }
 
-    /** A posture that stays. */
-    static PostureView of(Bodies bodies, View view, Collection<String> let, boolean whole, Optional<ObjectNode> told) {
-        return of(bodies, points -> Drawing.of(bodies, view, points), let, whole, told);
+    /** A posture of which nothing is moved. */
+    static PostureView lying(Handled handled, ObjectNode lies) {
+        return of(handled, List.of(), false, null, lies);
     }
 
     /** A posture as it is seen for a moment, under the hand. */
-    static PostureView moving(Bodies bodies, View view, Collection<String> let) {
-        return of(bodies, points -> Drawing.roughly(bodies, view, points), let, false, Optional.empty());
+    static PostureView moving(Handled handled, Nudge nudge) {
+        return of(handled, nudge.let(), false, null, null);
     }
 
-    private static PostureView of(Bodies bodies, Function<List<Vector3D>, Drawing.Pointed> draw, Collection<String> let,
-            boolean whole, Optional<ObjectNode> told) {
-        List<JointOf> joints = Stream.of(Player.values())
-                .flatMap(player -> Nudge.HANDLES.stream().map(joint -> new JointOf(player, joint))).toList();
-        List<Vector3D> points = new ArrayList<>(List.of(Vector3D.ZERO));
-        joints.forEach(joint -> points.add(bodies.at(joint)));
-        Drawing.Pointed drawn = draw.apply(points);
-        return new PostureView(DrawingView.of(drawn.picture()), new PlaceView(drawn.across().get(0), drawn.down().get(0)),
-                IntStream.range(0, joints.size()).mapToObj(i -> new HandleView(joints.get(i).toString(),
-                        drawn.across().get(i + 1), drawn.down().get(i + 1))).toList(),
-                FaultsView.of(Soundness.of(bodies)), List.copyOf(let), whole, told.map(ToldView::new).orElse(null));
+    /** A posture of which something was let go, as it is told now. */
+    static PostureView moved(Handled handled, Nudge nudge, boolean whole, ObjectNode told) {
+        return of(handled, nudge.let(), whole, told, null);
+    }
+
+    private static PostureView of(Handled handled, Collection<String> let, boolean whole, @Nullable ObjectNode told, @Nullable ObjectNode lies) {
+        return new PostureView(DrawingView.of(handled.picture()), new PlaceView(handled.middle().across(), handled.middle().down()),
+                handled.handles().stream().map(one -> new HandleView(one.joint(), one.across(), one.down())).toList(), FaultsView.of(handled.sound()),
+                List.copyOf(let), whole, told == null ? null : new ToldView(told), lies == null ? null : new ToldView(lies));
     }
 }

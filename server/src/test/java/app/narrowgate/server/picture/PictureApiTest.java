@@ -145,6 +145,7 @@ class PictureApiTest extends DemoMapTest {
         String move = ",\"move\":{\"joint\":\"you.hand-left\",\"right\":-80,\"up\":30,\"towards\":0,\"done\":%s}";
         JsonNode under = previewed("mount-high", move.formatted(false));
         assertThat(under.has("told")).isFalse();
+        assertThat(under.has("lies")).isFalse();
         JsonNode done = previewed("mount-high", move.formatted(true));
         int was = handle(still, "you.hand-left").get("x").intValue() - still.get("middle").get("x").intValue();
         int is = handle(done, "you.hand-left").get("x").intValue() - done.get("middle").get("x").intValue();
@@ -157,6 +158,18 @@ class PictureApiTest extends DemoMapTest {
         assertThat(Math.abs(handle(again, "you.hand-left").get("x").intValue() - again.get("middle").get("x").intValue() - is))
                 .isLessThanOrEqualTo(3);
         assertThat(client.get(map).json().get("revision").intValue()).as("nothing is stored").isEqualTo(revision);
+    }
+
+    /** For whoever moves it on the device: one that is told from another comes whole, as it lies and as it is seen. */
+    @Test
+    void aPostureComesAsItLies() {
+        JsonNode lies = previewed("circle-knee-in", "").get("lies").get("part");
+        assertThat(lies.has("base")).isFalse();
+        assertThat(lies.get("they").get("hand-left").size()).isEqualTo(3);
+        assertThat(lies.get("view").has("azimuth")).isTrue();
+        JsonNode again = client.post(map + "/pictures/preview", """
+                {"parts":[{"list":"postures","id":"circle-knee-in","part":%s}],"posture":"circle-knee-in"}""".formatted(lies)).json();
+        assertThat(again.get("lies").get("part")).isEqualTo(lies);
     }
 
     @Test
