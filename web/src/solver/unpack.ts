@@ -189,6 +189,10 @@ export function lookAlikesOf(packed: Packed): Schemas["LookAlike"][] {
   return pairs;
 }
 
+/** Whose a piece is and what of the body, in the order in which the core has them. */
+const PLAYERS = ["you", "they"] as const;
+const PARTS = ["head", "trunk", "hips", "left-arm", "right-arm", "left-leg", "right-leg"] as const;
+
 /** Two bodies under a hand, in the server's words. */
 export function handledOf(packed: Packed): Schemas["PostureDrawn"] {
   const from = new Reading(packed);
@@ -197,9 +201,9 @@ export function handledOf(packed: Packed): Schemas["PostureDrawn"] {
   const ground = from.text();
   const pieces = from.times(from.mark(), () =>
     stated({
-      who: from.text() as Schemas["PicturePiece"]["who"],
+      who: PLAYERS[from.mark()]!,
       name: from.text(),
-      part: from.text() as Schemas["PicturePiece"]["part"],
+      part: PARTS[from.mark()]!,
       fill: from.text(),
       line: from.textIfAny(),
       seam: from.textIfAny(),

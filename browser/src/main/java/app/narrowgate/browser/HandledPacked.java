@@ -16,7 +16,7 @@ final class HandledPacked {
         Picture picture = handled.picture();
         packed.mark(picture.width()).mark(picture.height()).text(picture.ground()).mark(picture.pieces().size());
         for (Picture.Painted piece : picture.pieces()) {
-            packed.text(piece.player().code()).text(piece.name()).text(piece.part().code()).text(piece.fill()).text(piece.line())
+            packed.mark(piece.player().ordinal()).text(piece.name()).mark(piece.part().ordinal()).text(piece.fill()).text(piece.line())
                     .text(piece.seam()).text(piece.hair()).figure(piece.seen());
         }
         packed.mark(handled.middle().across()).mark(handled.middle().down()).mark(handled.handles().size());

@@ -181,6 +181,36 @@ class PictureStory extends Story {
         page.waitForCondition(() -> across(hand, head) < apart - 20);
     }
 
+    /** A hand that moves does not wait for the server: what is seen under it is worked out in the browser. */
+    @Test
+    void aHandIsFollowedWithoutTheServer() {
+        Page page = onACopy("Followed by hand");
+        page.route("**/pictures/preview", route -> {
+            if (route.request().postData().contains("\"done\":false")) {
+                route.abort("internetdisconnected");
+            } else {
+                route.resume();
+            }
+        });
+        go(page, "/workshop/postures?edit=mount-high");
+        Locator form = page.getByRole(AriaRole.REGION, exactly("The posture"));
+        Locator hand = form.getByRole(AriaRole.BUTTON, within("their left hand").setExact(true));
+        Locator head = form.getByRole(AriaRole.BUTTON, within("your head").setExact(true));
+        BoundingBox before = hand.boundingBox();
+        double apart = across(hand, head);
+        page.mouse().move(before.x + before.width / 2, before.y + before.height / 2);
+        page.mouse().down();
+        int[] step = {0};
+        // Once the worker has come, the picture follows.
+        page.waitForCondition(() -> {
+            page.mouse().move(before.x - 40 + step[0]++ % 2, before.y - 60);
+            return across(hand, head) < apart - 20;
+        });
+        page.mouse().up();
+        assertThat(form.getByRole(AriaRole.STATUS)).containsText("their left hand leaves the mat");
+        assertThat(form.getByRole(AriaRole.BUTTON, within("Take the last move back"))).isVisible();
+    }
+
     /** By how much one handle lies further to the right than another; the picture may have moved as a whole. */
     private static double across(Locator one, Locator other) {
         return one.boundingBox().x - other.boundingBox().x;

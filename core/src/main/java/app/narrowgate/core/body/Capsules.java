@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** The limbs of both bodies as capsules, and how near two of them are. */
 final class Capsules {
@@ -14,6 +15,10 @@ final class Capsules {
     private static final double WITHIN_A_BODY = .70;
 
     private static final Set<Limb> TRUNK = EnumSet.range(Limb.HEAD, Limb.PELVIS_RIGHT);
+
+    /** The limbs of both, by {@link LimbOf#index}. */
+    static final LimbOf[] ALL = Stream.of(Player.values()).flatMap(player -> Stream.of(Limb.values()).map(limb -> new LimbOf(player, limb)))
+            .toArray(LimbOf[]::new);
 
     /** Two limbs that must not go through each other. */
     record Pair(LimbOf one, LimbOf other, double give) {
@@ -88,6 +93,20 @@ final class Capsules {
         int first = of.player().ordinal() * Joint.COUNT;
         of.limb().from().place(joints, first, to, at);
         of.limb().to().place(joints, first, to, at + 3);
+    }
+
+    /** Both ends of every limb, by {@link LimbOf#index}. */
+    static double[] ends(double[] joints) {
+        double[] ends = new double[6 * ALL.length];
+        place(joints, ends);
+        return ends;
+    }
+
+    /** The same written into {@code ends}. */
+    static void place(double[] joints, double[] ends) {
+        for (int i = 0; i < ALL.length; i++) {
+            place(joints, ALL[i], ends, 6 * i);
+        }
     }
 
     /** Where two limbs are nearest. */

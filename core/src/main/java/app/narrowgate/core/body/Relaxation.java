@@ -23,7 +23,7 @@ public final class Relaxation {
     /** Steps after a small move of a posture that was possible. */
     public static final int NUDGE = 120;
     /** Steps while a hand still moves it, so that the picture keeps up. */
-    public static final int UNDER_THE_HAND = 50;
+    public static final int UNDER_THE_HAND = 36;
 
     private static final int ROD_ROUNDS = 14;
     /** Rods and mat alone at the end, so that the lengths come out whatever pushed last. */
@@ -37,15 +37,11 @@ public final class Relaxation {
     private static final double MOST_REST = .012;
     /** The mat gives a little. */
     static final double MAT = .92;
-    private static final int LIMBS = 2 * Limb.COUNT;
+    private static final int LIMBS = Capsules.ALL.length;
     private static final Player[] PLAYERS = Player.values();
-    private static final Limb[] EVERY_LIMB = Limb.values();
-    private static final LimbOf[] ALL = Stream.of(PLAYERS).flatMap(player -> Stream.of(EVERY_LIMB).map(limb -> new LimbOf(player, limb)))
-            .toArray(LimbOf[]::new);
     private static final Capsules.Pair[] PAIRS = Capsules.PAIRS.toArray(Capsules.Pair[]::new);
-    private static final Skeleton.Rod[][] RODS = Skeleton.RODS.stream().map(group -> group.toArray(Skeleton.Rod[]::new)).toArray(Skeleton.Rod[][]::new);
     /** What is wide and may not sink into the mat between its joints. */
-    private static final LimbOf[] WIDE = Stream.of(ALL).filter(of -> Set.of(Limb.HEAD, Limb.CHEST_LEFT, Limb.CHEST_RIGHT).contains(of.limb()))
+    private static final LimbOf[] WIDE = Stream.of(Capsules.ALL).filter(of -> Set.of(Limb.HEAD, Limb.CHEST_LEFT, Limb.CHEST_RIGHT).contains(of.limb()))
             .toArray(LimbOf[]::new);
 
     private final double[] joints;
@@ -137,8 +133,8 @@ public final class Relaxation {
 
     /** Parts limbs that go through each other, whose radii have grown to that share; all from the same state. */
     private void part(double grown) {
+        Capsules.place(joints, ends);
         for (int i = 0; i < LIMBS; i++) {
-            Capsules.place(joints, ALL[i], ends, 6 * i);
             reaches[i] = reach(i);
         }
         Arrays.fill(pushed, 0);
@@ -173,7 +169,7 @@ public final class Relaxation {
             middles[3 * limb + i] = (from + to) / 2;
             square += (to - from) * (to - from);
         }
-        return Math.sqrt(square) / 2 + Math.max(Capsules.radius(sizes, ALL[limb], 0), Capsules.radius(sizes, ALL[limb], 1));
+        return Math.sqrt(square) / 2 + Math.max(Capsules.radius(sizes, Capsules.ALL[limb], 0), Capsules.radius(sizes, Capsules.ALL[limb], 1));
     }
 
     /** True when the middles are further apart than the limbs reach. */
@@ -225,7 +221,7 @@ public final class Relaxation {
     }
 
     /** How far apart the axes of two limbs are that touch there. */
-    private static double touching(double[] sizes, LimbOf one, double along, LimbOf other, double alongOther) {
+    static double touching(double[] sizes, LimbOf one, double along, LimbOf other, double alongOther) {
         return Capsules.give(one, other) * (Capsules.radius(sizes, one, along) + Capsules.radius(sizes, other, alongOther));
     }
 
@@ -275,29 +271,35 @@ public final class Relaxation {
 
     /** Every rod to its length; both of a pair are measured before either moves, so that none favours a side. */
     private void rods() {
+        int[] ones = Skeleton.ONES;
+        int[] others = Skeleton.OTHERS;
+        double[] least = Skeleton.LEAST;
+        double[] most = Skeleton.MOST;
+        boolean[] isBeforeItsMirror = Skeleton.BEFORE_ITS_MIRROR;
         for (int player = 0; player < 2; player++) {
-            int first = player * Joint.COUNT;
-            for (Skeleton.Rod[] group : RODS) {
-                for (int i = 0; i < group.length; i++) {
-                    measure(group[i], first, 3 * i);
+            int first = 3 * player * Joint.COUNT;
+            double size = sizes[player];
+            for (int rod = 0; rod < ones.length; rod++) {
+                int one = first + ones[rod];
+                int other = first + others[rod];
+                measure(one, other, size * least[rod], size * most[rod], 0);
+                if (isBeforeItsMirror[rod]) {
+                    rod++;
+                    measure(first + ones[rod], first + others[rod], size * least[rod], size * most[rod], 3);
+                    pull(first + ones[rod], first + others[rod], 3);
                 }
-                for (int i = 0; i < group.length; i++) {
-                    pull(group[i], first, 3 * i);
-                }
+                pull(one, other, 0);
             }
         }
     }
 
     /** The way the first end of a rod has to go, and the other the same way back; none when the length is right. */
-    private void measure(Skeleton.Rod rod, int first, int at) {
-        int one = 3 * (first + rod.one().ordinal());
-        int other = 3 * (first + rod.other().ordinal());
+    private void measure(int one, int other, double least, double most, int at) {
         double x = joints[other] - joints[one];
         double y = joints[other + 1] - joints[one + 1];
         double z = joints[other + 2] - joints[one + 2];
         double length = Math.sqrt(x * x + y * y + z * z);
-        double size = sizes[first / Joint.COUNT];
-        double wanted = Math.max(size * rod.least(), Math.min(size * rod.most(), length));
+        double wanted = length < least ? least : length > most ? most : length;
         // Two joints in one place are parted upwards, for they have no direction of their own.
         boolean coincide = length < 1e-9;
         double share = length == wanted || coincide ? 0 : (length - wanted) / length / 2;
@@ -306,9 +308,11 @@ public final class Relaxation {
         ways[at + 2] = coincide ? -wanted / 2 : share * z;
     }
 
-    private void pull(Skeleton.Rod rod, int first, int at) {
-        Points.add(joints, first + rod.one().ordinal(), ways[at], ways[at + 1], ways[at + 2]);
-        Points.add(joints, first + rod.other().ordinal(), -ways[at], -ways[at + 1], -ways[at + 2]);
+    private void pull(int one, int other, int at) {
+        for (int i = 0; i < 3; i++) {
+            joints[one + i] += ways[at + i];
+            joints[other + i] -= ways[at + i];
+        }
     }
 
     private void aboveTheMat() {

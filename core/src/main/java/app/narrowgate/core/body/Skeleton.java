@@ -24,15 +24,33 @@ final class Skeleton {
     }
 
     /**
-     * Rods in the order in which they are set right; those of the left and right stand together and are set right at
-     * once, so that a mirrored body comes out mirrored.
+     * Rods in the order in which they are set right; one of the left stands before that of the right, and both are set right
+     * at once, so that a mirrored body comes out mirrored.
      */
-    static final List<List<Rod>> RODS = rods();
+    static final List<Rod> RODS = rods();
+
+    // The same as plain numbers: a relaxation asks for them some 100,000 times.
+    /** Where the first end of each rod stands among the coordinates of a body. */
+    static final int[] ONES = RODS.stream().mapToInt(rod -> 3 * rod.one().ordinal()).toArray();
+    /** Where the other end stands. */
+    static final int[] OTHERS = RODS.stream().mapToInt(rod -> 3 * rod.other().ordinal()).toArray();
+    /** How long each is at least. */
+    static final double[] LEAST = RODS.stream().mapToDouble(Rod::least).toArray();
+    /** How long each is at most. */
+    static final double[] MOST = RODS.stream().mapToDouble(Rod::most).toArray();
+    /** True for one of the left, after which that of the right stands. */
+    static final boolean[] BEFORE_ITS_MIRROR = new boolean[RODS.size()];
+
+    static {
+        for (int i = 0; i + 1 < RODS.size(); i++) {
+            BEFORE_ITS_MIRROR[i] = !(i > 0 && BEFORE_ITS_MIRROR[i - 1]) && RODS.get(i).mirrored().equals(RODS.get(i + 1));
+        }
+    }
 
     private Skeleton() {
     }
 
-    private static List<List<Rod>> rods() {
+    private static List<Rod> rods() {
         List<Rod> left = List.of(
                 // The chest is one piece, the pelvis another; between them the waist bends.
                 bone(NECK, WAIST, .165), bone(NECK, SHOULDER_LEFT, .1057), bone(SHOULDER_LEFT, WAIST, .1856),
@@ -49,13 +67,15 @@ final class Skeleton {
                 bone(HIP_LEFT, KNEE_LEFT, .245), range(WAIST, KNEE_LEFT, .155, .375),
                 bone(KNEE_LEFT, ANKLE_LEFT, .246), range(HIP_LEFT, ANKLE_LEFT, .130, .491),
                 bone(ANKLE_LEFT, TOE_LEFT, .115), range(KNEE_LEFT, TOE_LEFT, .232, .352));
-        List<List<Rod>> groups = new ArrayList<>();
+        List<Rod> all = new ArrayList<>();
         for (Rod rod : left) {
             Rod right = rod.mirrored();
-            boolean same = right.equals(rod) || right.one() == rod.other() && right.other() == rod.one();
-            groups.add(same ? List.of(rod) : List.of(rod, right));
+            all.add(rod);
+            if (!(right.equals(rod) || right.one() == rod.other() && right.other() == rod.one())) {
+                all.add(right);
+            }
         }
-        return List.copyOf(groups);
+        return List.copyOf(all);
     }
 
     private static Rod bone(Joint one, Joint other, double length) {

@@ -20,7 +20,7 @@ public record Soundness(double rod, double overlap, Optional<String> overlapping
         List<Excess> excesses, double gap, Optional<String> gaping) {
 
     private static final double NOISE = 1e-9;
-    private static final List<Skeleton.Rod> BONES = Skeleton.RODS.stream().flatMap(List::stream).filter(Skeleton.Rod::isBone).toList();
+    private static final List<Skeleton.Rod> BONES = Skeleton.RODS.stream().filter(Skeleton.Rod::isBone).toList();
 
     /** A joint that turns further than it does, by so many degrees. */
     public record Excess(JointOf joint, double degrees) {
@@ -47,8 +47,12 @@ public record Soundness(double rod, double overlap, Optional<String> overlapping
         excesses.sort(Comparator.comparingDouble(Excess::degrees).reversed());
         double overlap = 0;
         Capsules.Pair deepest = null;
+        double[] ends = Capsules.ends(joints);
+        double[] met = new double[Capsules.MET];
         for (Capsules.Pair pair : Capsules.PAIRS) {
-            double depth = -Relaxation.gap(sizes, pair.one(), pair.other(), Capsules.meeting(joints, pair.one(), pair.other()));
+            Capsules.meet(ends, 6 * pair.one().index(), 6 * pair.other().index(), met);
+            double depth = Relaxation.touching(sizes, pair.one(), met[Capsules.ALONG], pair.other(), met[Capsules.ALONG_OTHER])
+                    - met[Capsules.DISTANCE];
             // Of two that share a joint the first: which goes deeper by the noise of the arithmetic is told to nobody.
             if (depth > overlap + NOISE) {
                 overlap = depth;

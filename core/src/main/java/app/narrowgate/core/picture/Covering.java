@@ -45,14 +45,15 @@ final class Covering {
      *
      * @param pieces the discs of each
      * @param cell how fine the grid is, in stature
-     * @param joined true for the places of two pieces that hang together
+     * @param joined true for the places of two pieces that hang together, the smaller one first
      */
     Covering(List<List<Disc>> pieces, double cell, Joined joined) {
         this.cell = cell;
         this.joined = new boolean[pieces.size()][pieces.size()];
         for (int i = 0; i < pieces.size(); i++) {
-            for (int j = 0; j < pieces.size(); j++) {
-                this.joined[i][j] = i != j && joined.test(i, j);
+            for (int j = i + 1; j < pieces.size(); j++) {
+                this.joined[i][j] = joined.test(i, j);
+                this.joined[j][i] = this.joined[i][j];
             }
         }
         List<Disc> all = pieces.stream().flatMap(List::stream).toList();

@@ -23,6 +23,8 @@ public final class Drawing {
     private static final double FINE_CELL = .003;
     /** While a hand drags a joint: a limb's outline may be hidden a hand's breadth too far. */
     private static final double ROUGH_CELL = .016;
+    /** How long a piece of outline is that is drawn or left out as one, in stature, with such cells. */
+    private static final double FINENESS = .004;
     /** How far round a seam lines are left out, as a multiple of the radius there. */
     private static final double ROUND_A_SEAM = 1.3;
     /** How deep in its neighbour an outline must lie to be left out, in stature. */
@@ -121,11 +123,11 @@ public final class Drawing {
     }
 
     private Covering covering(double cell) {
-        return covering(pieces, cell);
+        return covering(pieces, discs, cell);
     }
 
-    private Covering covering(List<Piece> of, double cell) {
-        return new Covering(of.stream().map(this::discs).toList(), cell, (one, other) -> of.get(one).hangsTogetherWith(of.get(other)));
+    private static Covering covering(List<Piece> of, List<List<Disc>> discs, double cell) {
+        return new Covering(discs, cell, (one, other) -> of.get(one).hangsTogetherWith(of.get(other)));
     }
 
     private List<Disc> discs(Piece piece) {
@@ -140,7 +142,7 @@ public final class Drawing {
     private List<Piece> parted(List<Piece> whole) {
         List<Piece> parted = new ArrayList<>(whole);
         for (int round = 0; round < (cell > CELL ? MOST_HALVED_ROUGHLY : MOST_HALVED); round++) {
-            Optional<int[]> wound = covering(parted, cell).worst(FEW_CELLS, piece -> isHalved(parted.get(piece)));
+            Optional<int[]> wound = covering(parted, parted.stream().map(this::discs).toList(), cell).worst(FEW_CELLS, piece -> isHalved(parted.get(piece)));
             if (wound.isEmpty()) {
                 break;
             }
@@ -166,10 +168,10 @@ public final class Drawing {
             if (!isSeen && piece.player() == Player.THEY) {
                 continue;
             }
-            List<List<Hull.Stretch>> lines = isSeen ? hull.runs((x, y) -> !isSeam(seams.get(i), x, y, false)) : List.of();
+            List<List<Hull.Stretch>> lines = isSeen ? hull.runs(FINENESS * cell / CELL, (x, y) -> !isSeam(seams.get(i), x, y, false)) : List.of();
             // Only of the bottom player a part can have a colour of its own.
             List<List<Hull.Stretch>> parted = isSeen && piece.player() == Player.YOU
-                    ? hull.runs((x, y) -> isSeam(seams.get(i), x, y, true)) : List.of();
+                    ? hull.runs(FINENESS * cell / CELL, (x, y) -> isSeam(seams.get(i), x, y, true)) : List.of();
             painted.add(new Picture.Painted(piece.player(), piece.name(), piece.part(), path(List.of(hull.outline()), true),
                     path(lines, false), path(parted, false),
                     "head".equals(piece.name()) ? hair(piece.player()) : "", Math.round(shares[i] * 100) / 100.0));

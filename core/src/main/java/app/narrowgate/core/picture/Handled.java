@@ -28,6 +28,8 @@ public record Handled(Picture picture, Handle middle, List<Handle> handles, Soun
     private static final List<JointOf> JOINTS = Stream.of(Player.values())
             .flatMap(player -> Nudge.HANDLES.stream().map(joint -> new JointOf(player, joint))).toList();
 
+    private static final List<String> NAMES = JOINTS.stream().map(JointOf::toString).toList();
+
     /** Keeps the order. */
     public Handled {
         handles = List.copyOf(handles);
@@ -59,7 +61,7 @@ public record Handled(Picture picture, Handle middle, List<Handle> handles, Soun
 
     private static Handled of(Bodies bodies, Drawing.Pointed drawn) {
         List<Handle> handles = IntStream.range(0, JOINTS.size())
-                .mapToObj(i -> new Handle(JOINTS.get(i).toString(), drawn.across().get(i + 1), drawn.down().get(i + 1))).toList();
+                .mapToObj(i -> new Handle(NAMES.get(i), drawn.across().get(i + 1), drawn.down().get(i + 1))).toList();
         return new Handled(drawn.picture(), new Handle("", drawn.across().get(0), drawn.down().get(0)), handles, Soundness.of(bodies));
     }
 }

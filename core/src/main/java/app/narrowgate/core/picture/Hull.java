@@ -13,9 +13,6 @@ final class Hull {
     private static final int TURNS = 360;
     private static final int CHECKS = 72;
     private static final double FULL = 2 * Math.PI;
-    /** How long a piece of outline is that is drawn or left out as one, in stature. */
-    private static final double FINENESS = .004;
-
     private static final double[] COS = new double[TURNS];
     private static final double[] SIN = new double[TURNS];
 
@@ -203,15 +200,19 @@ final class Hull {
         return at + 3;
     }
 
-    /** The stretches of the outline whose points fulfil a condition, joined into runs; a run that closes is whole. */
-    List<List<Stretch>> runs(Place wanted) {
+    /**
+     * The stretches of the outline whose points fulfil a condition, joined into runs; a run that closes is whole.
+     *
+     * @param fineness how long a piece of outline is that is in it or not as one, in stature
+     */
+    List<List<Stretch>> runs(double fineness, Place wanted) {
         List<List<Stretch>> runs = new ArrayList<>();
         List<Stretch> run = new ArrayList<>();
         boolean open = false;
         boolean fromTheStart = false;
         for (int s = 0; s < outline.size(); s++) {
             Stretch stretch = outline.get(s);
-            int steps = Math.max(1, (int) Math.ceil(stretch.length() / FINENESS));
+            int steps = Math.max(1, (int) Math.ceil(stretch.length() / fineness));
             double began = 0;
             for (int i = 0; i < steps; i++) {
                 double share = (i + .5) / steps;

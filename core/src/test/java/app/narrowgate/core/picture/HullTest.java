@@ -74,12 +74,12 @@ class HullTest {
     @Test
     void runsAndTheirOppositesMakeTheWhole() {
         Hull hull = new Hull(List.of(new Disc(0, 0, .1, 0), new Disc(.5, .1, .05, 0)));
-        List<List<Hull.Stretch>> right = hull.runs((x, y) -> x > .3);
-        List<List<Hull.Stretch>> left = hull.runs((x, y) -> x <= .3);
+        List<List<Hull.Stretch>> right = hull.runs(.004, (x, y) -> x > .3);
+        List<List<Hull.Stretch>> left = hull.runs(.004, (x, y) -> x <= .3);
         assertThat(right).hasSize(1);
         assertThat(left).hasSize(1);
         assertThat(length(right.get(0)) + length(left.get(0))).isCloseTo(length(hull.outline()), within(1e-9));
-        assertThat(hull.runs((x, y) -> true)).hasSize(1).first().satisfies(run -> assertThat(length(run)).isCloseTo(length(hull.outline()), within(1e-9)));
-        assertThat(hull.runs((x, y) -> false)).isEmpty();
+        assertThat(hull.runs(.004, (x, y) -> true)).hasSize(1).first().satisfies(run -> assertThat(length(run)).isCloseTo(length(hull.outline()), within(1e-9)));
+        assertThat(hull.runs(.004, (x, y) -> false)).isEmpty();
     }
 }
