@@ -1,4 +1,4 @@
-import { useEffect, useState, type KeyboardEvent, type PointerEvent } from "react";
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { problemOf, type Schemas } from "../../api/client";
 import { SeenFrom, type Seen } from "../../ui/body/SeenFrom";
 import { TwoBodies } from "../../ui/body/TwoBodies";
@@ -160,34 +160,36 @@ function Held({
   const wanted = grown(room, drawn);
   if (wanted !== room) setRoom(wanted);
   const frame = frameIn(wanted, drawn);
-  const [hand, setHand] = useState<{ move: Move; at?: { x: number; y: number; unit: number } }>();
+  /** What is held and how far it is moved; the picture is drawn anew when the bodies come, not at every step. */
+  const hand = useRef<{ move: Move; at?: { x: number; y: number; unit: number } }>(undefined);
   const [near, setNear] = useState<string>();
   const across = (x: number) => `${((x - frame.x) / frame.width) * 100}%`;
   const down = (y: number) => `${((y - frame.y) / frame.height) * 100}%`;
   const leave = (done: boolean) => {
-    if (!hand) return;
-    setHand(undefined);
-    if (done && isFar(hand.move)) onMove(hand.move, true);
+    const held = hand.current;
+    if (!held) return;
+    hand.current = undefined;
+    if (done && isFar(held.move)) onMove(held.move, true);
     else onGiveUp();
   };
   const grasp = (joint: string, event: PointerEvent<HTMLButtonElement>) => {
     if (event.button !== 0) return;
     event.currentTarget.setPointerCapture(event.pointerId);
     const wide = event.currentTarget.parentElement!.getBoundingClientRect().width;
-    setHand({
+    hand.current = {
       move: { joint, right: 0, up: 0, towards: 0 },
       at: { x: event.clientX, y: event.clientY, unit: frame.width / wide },
-    });
+    };
   };
   const drag = (event: PointerEvent) => {
-    if (!hand?.at) return;
-    const { x, y, unit } = hand.at;
-    const move = { ...hand.move, right: (event.clientX - x) * unit, up: (y - event.clientY) * unit };
-    setHand({ ...hand, move });
-    onMove(move, false);
+    const held = hand.current;
+    if (!held?.at) return;
+    const { x, y, unit } = held.at;
+    held.move = { ...held.move, right: (event.clientX - x) * unit, up: (y - event.clientY) * unit };
+    onMove(held.move, false);
   };
   const press = (joint: string, event: KeyboardEvent) => {
-    if (event.key === "Escape" && hand) {
+    if (event.key === "Escape" && hand.current) {
       // It gives up the move, not the form.
       event.stopPropagation();
       event.preventDefault();
@@ -198,15 +200,16 @@ function Held({
     if (!way) return;
     event.preventDefault();
     const step = event.shiftKey ? LONG_STEP : STEP;
+    const held = hand.current;
     const from =
-      hand && !hand.at && hand.move.joint === joint ? hand.move : { joint, right: 0, up: 0, towards: 0 };
+      held && !held.at && held.move.joint === joint ? held.move : { joint, right: 0, up: 0, towards: 0 };
     const move = {
       joint,
       right: from.right + way[0] * step,
       up: from.up + way[1] * step,
       towards: from.towards + way[2] * step,
     };
-    setHand({ move });
+    hand.current = { move };
     onMove(move, false);
   };
   return (
