@@ -1,36 +1,13 @@
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import type { Asked, Said } from "./messages";
+import { Stand } from "../test/standInWorker";
 
 type Hand = typeof import("./hand");
 
-/** A stand-in for the worker: what it says is said by the test. */
-let worker: { asked: Asked[]; say: (said: Said) => void; end: () => void };
 let hand: Hand;
 
 beforeEach(async () => {
   vi.resetModules();
-  vi.stubGlobal(
-    "Worker",
-    class {
-      asked: Asked[] = [];
-      say: (said: Said) => void = () => undefined;
-      end: () => void = () => undefined;
-      constructor() {
-        // eslint-disable-next-line @typescript-eslint/no-this-alias
-        worker = this;
-      }
-      addEventListener(kind: string, listener: (event: { data: Said }) => void) {
-        if (kind === "message") this.say = (data) => listener({ data });
-        else this.end = () => listener({ data: { number: 0 } });
-      }
-      postMessage(asked: Asked) {
-        this.asked.push(asked);
-      }
-      terminate() {
-        // A stand-in holds nothing.
-      }
-    },
-  );
+  vi.stubGlobal("Worker", Stand);
   hand = await import("./hand");
 });
 afterEach(() => vi.unstubAllGlobals());
@@ -41,7 +18,7 @@ const NOTHING = { figures: new Float64Array(), marks: new Int32Array(), texts: [
 
 async function quick() {
   hand.expectHand(LIES);
-  worker.say({ number: 1, value: NOTHING });
+  Stand.last!.say({ value: NOTHING });
   await Promise.resolve();
 }
 
@@ -49,19 +26,18 @@ test("until the worker is quick the server is asked", async () => {
   expect(await hand.underTheHand(LIES, MOVE)).toBeUndefined();
   hand.expectHand(LIES);
   hand.expectHand(LIES);
-  expect(worker.asked).toEqual([{ number: 1, call: "warm", with: [LIES] }]);
+  expect(Stand.last!.asked).toEqual([{ number: 1, call: "warm", with: [LIES] }]);
   expect(await hand.underTheHand(LIES, MOVE)).toBeUndefined();
 });
 
 test("then the worker is, in statures, and what it says is as the server would say it", async () => {
   await quick();
   const seen = hand.underTheHand(LIES, MOVE);
-  expect(worker.asked.at(-1)).toEqual({
+  expect(Stand.last!.asked.at(-1)).toEqual({
     ...{ number: 2, call: "moved" },
     with: [LIES, "they.hand-left", -0.08, 0.03, 0],
   });
-  worker.say({
-    number: 2,
+  Stand.last!.say({
     value: {
       figures: Float64Array.of(0.55, 1.25, 0),
       marks: Int32Array.of(900, 700, 1, 1, 3, 450, 600, 1, 120, 80, 1),
@@ -92,18 +68,19 @@ test("then the worker is, in statures, and what it says is as the server would s
 test("what it refuses is said, and what it cannot do is asked of the server", async () => {
   await quick();
   const refused = hand.underTheHand(LIES, MOVE);
-  worker.say({ number: 2, problems: [{ place: "", message: "A waist cannot be taken hold of." }] });
+  Stand.last!.say({ problems: [{ place: "", message: "A waist cannot be taken hold of." }] });
   await expect(refused).rejects.toThrow("A waist cannot be taken hold of.");
   const failed = hand.underTheHand(LIES, MOVE);
-  worker.say({ number: 3, failed: "TypeError" });
+  Stand.last!.say({ failed: "TypeError" });
   expect(await failed).toBeUndefined();
 });
 
 test("a worker that ended is started anew for the next posture", async () => {
   await quick();
-  worker.end();
+  Stand.last!.fail();
   expect(await hand.underTheHand(LIES, MOVE)).toBeUndefined();
-  const ended = worker;
+  const ended = Stand.last!;
   hand.expectHand(LIES);
-  expect(worker).not.toBe(ended);
+  expect(Stand.last).not.toBe(ended);
+  expect(ended.isEnded).toBe(true);
 });

@@ -1,37 +1,19 @@
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import type { Asked, Said } from "./messages";
+import { Stand } from "../test/standInWorker";
 
 type Practising = typeof import("./practice");
 
-/** A stand-in for the worker: what it says to a map that is asked for is said by the test. */
-let worker: { asked: Asked[]; say: (said: Said) => void };
 let practising: Practising;
 
 beforeEach(async () => {
   vi.resetModules();
-  vi.stubGlobal(
-    "Worker",
-    class {
-      asked: Asked[] = [];
-      say: (said: Said) => void = () => undefined;
-      constructor() {
-        // eslint-disable-next-line @typescript-eslint/no-this-alias
-        worker = this;
-      }
-      addEventListener(kind: string, listener: (event: { data: Said }) => void) {
-        if (kind === "message") this.say = (data) => listener({ data });
-      }
-      postMessage(asked: Asked) {
-        this.asked.push(asked);
-      }
-    },
-  );
+  vi.stubGlobal("Worker", Stand);
   practising = await import("./practice");
 });
 afterEach(() => vi.unstubAllGlobals());
 
 const MAP = { id: "house", revision: 4 };
-const brought = (number: number, revision: number) => worker.say({ number, value: { revision } });
+const brought = (number: number, revision: number) => Stand.last!.say({ value: { revision } }, number - 1);
 
 test("the map is brought once, and cues come in the map's ids", async () => {
   const first = practising.practiceOf(MAP);
@@ -39,9 +21,8 @@ test("the map is brought once, and cues come in the map's ids", async () => {
   await first;
   const practice = await practising.practiceOf(MAP);
   const deck = practice.deck({ read: 0.25, aim: undefined }, 7);
-  expect(worker.asked.at(-1)).toEqual({ number: 2, call: "deck", with: [{ read: 0.25 }, 20, 7] });
-  worker.say({
-    number: 2,
+  expect(Stand.last!.asked.at(-1)).toEqual({ number: 2, call: "deck", with: [{ read: 0.25 }, 20, 7] });
+  Stand.last!.say({
     value: {
       figures: Float64Array.of(0.1, 0.6, 0.2),
       marks: Int32Array.of(2, 1, 0),
@@ -76,10 +57,10 @@ test("a map that another one overtook is not practised on", async () => {
 
 test("a map that could not be had is asked for again", async () => {
   const first = practising.practiceOf(MAP);
-  worker.say({ number: 1, failed: "No map was handed over: 503" });
+  Stand.last!.say({ failed: "No map was handed over: 503" });
   await expect(first).rejects.toThrow("503");
   const again = practising.practiceOf(MAP);
-  await vi.waitFor(() => expect(worker.asked).toHaveLength(2));
+  await vi.waitFor(() => expect(Stand.last!.asked).toHaveLength(2));
   brought(2, 4);
   await expect(again).resolves.toBeDefined();
 });
