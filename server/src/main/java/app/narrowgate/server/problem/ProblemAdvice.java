@@ -17,6 +17,7 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.http.converter.HttpMessageNotWritableException;
+import org.springframework.security.web.firewall.RequestRejectedException;
 import org.springframework.validation.FieldError;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -88,6 +89,13 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return withProblems(problem(HttpStatus.BAD_REQUEST, "Not understood",
                 "%s; %s belongs there.".formatted(GivenValue.told(name, e.getValue()), type)),
                 List.of(new Problem("/" + name, type + " belongs here")));
+    }
+
+    /** Names and values are looked at when they are first asked for, which is here. */
+    @ExceptionHandler(RequestRejectedException.class)
+    ProblemDetail rejected(RequestRejectedException e) {
+        return problem(HttpStatus.BAD_REQUEST, "Not understood",
+                "Something in the address is called by characters that nothing is called by, such as the end of a line. Leave it out.");
     }
 
     private static String wanted(Class<?> type) {

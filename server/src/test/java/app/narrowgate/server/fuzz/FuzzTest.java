@@ -70,6 +70,7 @@ class FuzzTest extends DemoMapTest {
                     assertThat(answer.status() == 401).as(what).isEqualTo(session && answer.status() == 401);
                 } catch (AssertionError found) {
                     all.add(found);
+                    System.out.println(found.getMessage());
                     if (all.size() == MOST_FOUND) {
                         break;
                     }
