@@ -163,7 +163,8 @@ class FaceStory extends Story {
         assertThat(page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("They hop behind you")))
                 .isVisible();
         button(page, "Undo").click();
-        assertThat(page.getByText("hop behind you")).hasCount(0);
+        // The notice still says what was taken back, for as long as a pointer rests on it.
+        assertThat(page.locator("#page").getByText("hop behind you")).hasCount(0);
     }
 
     /** One's own goes back at once; another's only once they have been named. */

@@ -70,13 +70,19 @@ final class ThrowAwayDatabase implements AutoCloseable {
 
     private String does(String what) {
         try {
-            Process doing = new ProcessBuilder("../scripts/" + script, what, folder.resolve("postgres").toString())
-                    .redirectError(ProcessBuilder.Redirect.INHERIT).start();
-            String said = new String(doing.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-            if (doing.onExit().join().exitValue() != 0) {
-                throw new IllegalStateException("The database did not do this: " + what);
+            // Its complaint goes into a file: what it leaves running would hold a pipe open.
+            Path complaint = Files.createTempFile("narrowgate-complaint", null);
+            try {
+                Process doing = new ProcessBuilder("../scripts/" + script, what, folder.resolve("postgres").toString())
+                        .redirectError(complaint.toFile()).start();
+                String said = new String(doing.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+                if (doing.onExit().join().exitValue() != 0) {
+                    throw new IllegalStateException("The database did not do this: " + what + ". " + Files.readString(complaint));
+                }
+                return said;
+            } finally {
+                Files.delete(complaint);
             }
-            return said;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

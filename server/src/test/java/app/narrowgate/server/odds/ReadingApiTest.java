@@ -45,6 +45,14 @@ class ReadingApiTest extends DemoMapTest {
         assertThat(client.get(map + "/held?so=ghost").status()).isEqualTo(422);
     }
 
+    /** Where all names are looked at, one that ends a line is met after the request was let in. */
+    @Test
+    void aNameThatEndsALineIsRefusedInWords() {
+        Answer answer = client.get(map + "/held?%0D%0ASet-Cookie%3A%20a%3Db=x");
+        assertThat(answer.status()).as(answer.text()).isEqualTo(400);
+        assertThat(answer.json().get("detail").stringValue()).contains("the end of a line");
+    }
+
     @Test
     void holdsSayWhatStopsThem() {
         JsonNode holds = get("/holds");
