@@ -134,12 +134,15 @@ public record MatRun(List<MatPart> parts, int step, State state, Instant since, 
     }
 
     /**
-     * As it stands at an instant. Steps follow each other by the clock but for those that wait; the last one waits in any case. An instant
-     * before the one at which it stood is taken for that one: clocks are set back. Cost O(steps).
+     * As it stands at an instant. Steps follow each other by the clock but for those that wait; the last one waits in any case. At an
+     * instant before the one at which it stood it stands as it did, and goes on from there: clocks are set back. Cost O(steps).
      */
     public MatRun at(Instant now) {
-        if (state != State.RUNNING || !now.isAfter(since)) {
+        if (state != State.RUNNING || now.equals(since)) {
             return this;
+        }
+        if (now.isBefore(since)) {
+            return new MatRun(parts, step, state, now, left, ran, look, done, here, gone, next, begun);
         }
         List<MatStep> steps = steps();
         List<Done> ended = new ArrayList<>(done);

@@ -80,6 +80,16 @@ class MatRunTest {
     }
 
     @Test
+    void setBackTheClockStandsAndGoesOnFromThere() {
+        MatRun hourBefore = begun().at(after(20)).at(after(20 - 3_600));
+        assertThat(hourBefore.left()).isEqualTo(Duration.ofSeconds(40));
+        assertThat(hourBefore.at(after(30 - 3_600)).left()).isEqualTo(Duration.ofSeconds(30));
+        MatRun on = begun().at(after(20)).stop(after(-3_600)).go(after(-3_590));
+        assertThat(on.at(after(-3_551)).step()).isEqualTo(1);
+        assertThat(on.at(after(-3_550)).step()).isEqualTo(2);
+    }
+
+    @Test
     void aPressThatComesTwiceCountsOnce() {
         MatRun once = begun().forward(1, after(10));
         assertThat(once.forward(1, after(11))).isEqualTo(once);

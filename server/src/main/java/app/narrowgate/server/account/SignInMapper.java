@@ -15,8 +15,8 @@ interface SignInMapper {
     @Select("select 1 from pg_advisory_xact_lock(hashtextextended(#{key}, 0))")
     int lock(String key);
 
-    @Select("select count(*) from sign_in_try where key = #{key} and at > #{since}")
-    int count(@Param("key") String key, @Param("since") Instant since);
+    @Select("select count(*) from sign_in_try where key = #{key} and at > #{since} and at < #{until}")
+    int count(@Param("key") String key, @Param("since") Instant since, @Param("until") Instant until);
 
     @Insert("insert into sign_in_try (key, at) values (#{key}, #{at})")
     void insert(@Param("key") String key, @Param("at") Instant at);

@@ -66,11 +66,13 @@ class SignInThrottle {
     boolean begin(List<Key> keys) {
         Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
         Instant since = now.minus(WAIT);
+        // Another node's clock may be a little ahead; what is later than that was counted before the clock was set back.
+        Instant until = now.plus(WAIT);
         return Boolean.TRUE.equals(transactions.execute(status -> {
             mapper.throwAway(since);
             // In one order for everybody, so that no two wait for each other.
             keys.stream().map(Key::hash).sorted().forEach(mapper::lock);
-            if (keys.stream().anyMatch(key -> mapper.count(key.hash(), since) >= key.most())) {
+            if (keys.stream().anyMatch(key -> mapper.count(key.hash(), since, until) >= key.most())) {
                 return false;
             }
             keys.forEach(key -> mapper.insert(key.hash(), now));

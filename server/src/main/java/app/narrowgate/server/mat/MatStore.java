@@ -138,8 +138,7 @@ class MatStore {
         if (before.heard().contains(press)) {
             return kept(row, before);
         }
-        Instant made = now().minus(ago.compareTo(LONGEST_AGO) > 0 ? LONGEST_AGO : ago);
-        Instant at = made.isBefore(before.run().since()) ? before.run().since() : made;
+        Instant at = made(ago, before.run().since());
         StoredMap map = maps.head(row.map());
         MatRun after = deed.apply(new Kept(lesson, map, row.version(), before.run()), at);
         List<UUID> heard = new ArrayList<>(before.heard().subList(Math.max(0, before.heard().size() - HEARD + 1), before.heard().size()));
@@ -155,6 +154,14 @@ class MatStore {
             keepWhatCame(map.id(), after, lesson, by.get());
         }
         return one(map.id(), lesson);
+    }
+
+    /** When a press was made: not before the last that was heard, unless the clock has been set back since. */
+    private Instant made(Duration ago, Instant since) {
+        Instant now = now();
+        Instant made = now.minus(ago.compareTo(LONGEST_AGO) > 0 ? LONGEST_AGO : ago);
+        Instant last = now.isBefore(since) ? now : since;
+        return made.isBefore(last) ? last : made;
     }
 
     private void keepWhatCame(UUID mapId, MatRun run, UUID lesson, UUID by) {

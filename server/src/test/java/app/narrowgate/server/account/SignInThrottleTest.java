@@ -8,6 +8,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.time.ZoneOffset;
@@ -88,6 +89,15 @@ class SignInThrottleTest {
         now.set(now.get().plus(SignInThrottle.WAIT).minusMillis(1));
         assertThat(throttle.begin(tamsin)).isFalse();
         now.set(now.get().plusMillis(1));
+        assertThat(throttle.begin(tamsin)).isTrue();
+    }
+
+    @Test
+    void aClockThatIsSetBackMakesNobodyWaitForIt() {
+        IntStream.range(0, 10).forEach(i -> throttle.begin(tamsin));
+        now.set(now.get().minusSeconds(1));
+        assertThat(throttle.begin(tamsin)).as("another node's clock").isFalse();
+        now.set(now.get().minus(Duration.ofHours(1)));
         assertThat(throttle.begin(tamsin)).isTrue();
     }
 

@@ -214,6 +214,23 @@ class MatApiTest extends DemoMapTest {
     }
 
     @Test
+    void aClassGoesOnWhenTheClockIsSetBack() throws IOException {
+        String at = onTheMat(6);
+        JsonNode ready = mat(at);
+        int step = ready.get("step").intValue();
+        long planned = ready.get("left").longValue();
+        pressed(at, "start", step, "");
+        later(-3_600);
+        assertThat(mat(at).get("left").longValue()).as("stands").isBetween(planned - 60_000, planned);
+        pressed(at, "longer", step, ",\"seconds\":60");
+        later(90);
+        assertThat(mat(at).get("left").longValue()).as("a minute and a half after a press that gave a minute")
+                .isBetween(planned - 90_000, planned - 30_000);
+        pressed(at, "finish", step, "");
+        later(3_510);
+    }
+
+    @Test
     void whatReallyHappenedIsKeptWithTheClass() throws IOException {
         String at = onTheMat(6);
         JsonNode mat = mat(at);
