@@ -2,7 +2,6 @@ package app.narrowgate.server.config;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.narrowgate.server.DemoMapTest;
 import app.narrowgate.server.TestClient;
 import app.narrowgate.server.TestClient.Answer;
 import app.narrowgate.server.TestServer;
@@ -13,22 +12,26 @@ import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** The machine's clock is put right while the house works: by hours, in either direction. */
-class ClockJumpTest extends DemoMapTest {
+class ClockJumpTest {
 
     private static final int HOUR = 3_600;
     private static final String RUN = "{\"kind\":\"simulation\",\"rounds\":10000,\"seed\":%d,\"question\":{}}";
+
+    private static TestServer server;
+    private static TestClient client;
+    private static String map;
 
     @TempDir
     private static Path folder;
     private static Path clock;
 
-    /** Takes the place of the server that others share: this one's clock can be set. */
     @BeforeAll
     static void start() throws IOException {
         clock = folder.resolve("ahead");
@@ -36,6 +39,11 @@ class ClockJumpTest extends DemoMapTest {
         server = TestServer.start("--narrowgate.clock-ahead-file=" + clock);
         client = server.signedIn();
         map = "/api/maps/" + client.firstMap();
+    }
+
+    @AfterAll
+    static void stop() {
+        server.close();
     }
 
     private static void ahead(int seconds) throws IOException {

@@ -2,7 +2,6 @@ package app.narrowgate.server.mat;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.narrowgate.server.DemoMapTest;
 import app.narrowgate.server.TestClient;
 import app.narrowgate.server.TestClient.Answer;
 import app.narrowgate.server.TestServer;
@@ -15,6 +14,7 @@ import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -22,23 +22,31 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** A class as it runs, on the real database: steered, followed by links, and kept as what really happened. */
-class MatApiTest extends DemoMapTest {
+class MatApiTest {
 
     private static final String DAY = "2032-05-04";
     private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private static TestServer server;
+    private static TestClient client;
+    private static String map;
 
     @TempDir
     private static Path folder;
     private static Path clock;
     private static int ahead;
 
-    /** Takes the place of the server that the others share: this one's clock can be put ahead. */
     @BeforeAll
     static void start() {
         clock = folder.resolve("ahead");
         server = TestServer.start("--narrowgate.clock-ahead-file=" + clock);
         client = server.signedIn();
         map = "/api/maps/" + client.firstMap();
+    }
+
+    @AfterAll
+    static void stop() {
+        server.close();
     }
 
     private static List<String> grownUps() {
