@@ -2,58 +2,21 @@ package app.narrowgate.server.config;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.narrowgate.server.ClockedMapTest;
 import app.narrowgate.server.TestClient;
 import app.narrowgate.server.TestClient.Answer;
-import app.narrowgate.server.TestServer;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.StreamSupport;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** The machine's clock is put right while the house works: by hours, in either direction. */
-class ClockJumpTest {
+class ClockJumpTest extends ClockedMapTest {
 
     private static final int HOUR = 3_600;
     private static final String RUN = "{\"kind\":\"simulation\",\"rounds\":10000,\"seed\":%d,\"question\":{}}";
-
-    private static TestServer server;
-    private static TestClient client;
-    private static String map;
-
-    @TempDir
-    private static Path folder;
-    private static Path clock;
-
-    @BeforeAll
-    static void start() throws IOException {
-        clock = folder.resolve("ahead");
-        ahead(0);
-        server = TestServer.start("--narrowgate.clock-ahead-file=" + clock);
-        client = server.signedIn();
-        map = "/api/maps/" + client.firstMap();
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
-
-    private static void ahead(int seconds) throws IOException {
-        Files.writeString(clock, Integer.toString(seconds));
-    }
-
-    @AfterEach
-    void putRight() throws IOException {
-        ahead(0);
-    }
 
     private static int revision() {
         return client.get(map).json().get("revision").intValue();
@@ -101,11 +64,11 @@ class ClockJumpTest {
 
     @Test
     void setBackItKeepsNobodyOutAndLosesNothing() throws IOException {
-        ahead(2 * HOUR);
+        later(2 * HOUR);
         TestClient from = server.signedIn();
         add("later");
         note(UUID.randomUUID());
-        ahead(0);
+        later(-2 * HOUR);
         assertThat(from.get(map).status()).as("whoever came in by the wrong clock").isEqualTo(200);
         assertThat(holds("later")).isTrue();
         takeBack();
@@ -117,11 +80,12 @@ class ClockJumpTest {
     void putAheadItKeepsNobodyOutAndLosesNothing() throws IOException {
         TestClient from = server.signedIn();
         add("earlier");
-        ahead(2 * HOUR);
+        later(2 * HOUR);
         assertThat(from.get(map).status()).isEqualTo(200);
         assertThat(holds("earlier")).isTrue();
         takeBack();
         assertThat(holds("earlier")).isFalse();
         anEvening("put-ahead");
+        later(-2 * HOUR);
     }
 }

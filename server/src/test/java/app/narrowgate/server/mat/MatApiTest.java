@@ -2,52 +2,25 @@ package app.narrowgate.server.mat;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.narrowgate.server.ClockedMapTest;
 import app.narrowgate.server.TestClient;
 import app.narrowgate.server.TestClient.Answer;
-import app.narrowgate.server.TestServer;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** A class as it runs, on the real database: steered, followed by links, and kept as what really happened. */
-class MatApiTest {
+class MatApiTest extends ClockedMapTest {
 
     private static final String DAY = "2032-05-04";
     private static final JsonMapper JSON = JsonMapper.builder().build();
-
-    private static TestServer server;
-    private static TestClient client;
-    private static String map;
-
-    @TempDir
-    private static Path folder;
-    private static Path clock;
-    private static int ahead;
-
-    @BeforeAll
-    static void start() {
-        clock = folder.resolve("ahead");
-        server = TestServer.start("--narrowgate.clock-ahead-file=" + clock);
-        client = server.signedIn();
-        map = "/api/maps/" + client.firstMap();
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
 
     private static List<String> grownUps() {
         return StreamSupport.stream(client.get("/api/people").json().spliterator(), false)
@@ -213,12 +186,6 @@ class MatApiTest {
         List<String> groups = new ArrayList<>();
         bout.forEach(group -> groups.add(group.toString()));
         return groups;
-    }
-
-    /** Puts the server's clock ahead, by so many seconds more. */
-    private static void later(int seconds) throws IOException {
-        ahead += seconds;
-        Files.writeString(clock, Integer.toString(ahead));
     }
 
     @Test
