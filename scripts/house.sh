@@ -115,6 +115,8 @@ use_own_node() {
 
 port_is_free() { ! (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 
+# free_port FIRST: the first from there on. Those from 32768 on the machine gives to whoever connects, so that one that a server had may be
+# another program's while it is away.
 free_port() {
   local port=$1
   while ! port_is_free "$port"; do port=$((port + 1)); done
@@ -156,14 +158,26 @@ prepare_database() {
 
 # start_database [extra settings]: on a free port of the loopback address, from PG_FIRST_PORT on, without a socket file. Sets PG_PORT.
 start_database() {
-  local bin
-  bin=$(postgres_bin)
-  if as_postgres "$bin/pg_ctl" -D "$PG_DATA" status >/dev/null 2>&1; then
+  if as_postgres "$(postgres_bin)/pg_ctl" -D "$PG_DATA" status >/dev/null 2>&1; then
     stop_database # left over from a run that was killed
   fi
-  PG_PORT=$(free_port "${PG_FIRST_PORT:-54620}")
-  phase "Starting the database" as_postgres "$bin/pg_ctl" -D "$PG_DATA" -w -t 60 -l "$PG_FOLDER/postgres.log" \
-    -o "-c listen_addresses=127.0.0.1 -c port=$PG_PORT -c unix_socket_directories='' ${1:-}" start
+  phase "Starting the database" start_on_a_free_port "$(free_port "${PG_FIRST_PORT:-24620}")" "${1:-}"
+  PG_PORT=$(as_postgres sed -n 4p "$PG_DATA/postmaster.pid")
+}
+
+# start_on_a_free_port PORT EXTRA: goes on to the next where another program took it between the look and the start.
+start_on_a_free_port() {
+  local port=$1 until=$(($1 + 20))
+  while ! start_on "$port" "$2"; do
+    as_postgres tail -n 12 "$PG_FOLDER/postgres.log" | grep -q "could not bind" || return 1
+    port=$(free_port $((port + 1)))
+    ((port < until)) || return 1
+  done
+}
+
+start_on() {
+  as_postgres "$(postgres_bin)/pg_ctl" -D "$PG_DATA" -w -t 60 -l "$PG_FOLDER/postgres.log" \
+    -o "-c listen_addresses=127.0.0.1 -c port=$1 -c unix_socket_directories='' ${2:-}" start
 }
 
 # least_rights [DATABASE]: two users of the database for the server: one owns the tables, one works with what is in them.
@@ -207,10 +221,7 @@ password_of() {
 database_runs() { kill -0 "$(head -n 1 "$PG_DATA/postmaster.pid" 2>/dev/null)" 2>/dev/null; }
 
 # Starts the database again on the port that its clients know.
-restart_database() {
-  phase "Starting the database" as_postgres "$(postgres_bin)/pg_ctl" -D "$PG_DATA" -w -t 60 -l "$PG_FOLDER/postgres.log" \
-    -o "-c listen_addresses=127.0.0.1 -c port=$PG_PORT -c unix_socket_directories=''" start
-}
+restart_database() { phase "Starting the database" start_on "$PG_PORT"; }
 
 stop_database() {
   as_postgres "$(postgres_bin)/pg_ctl" -D "$PG_DATA" -w -t 60 -m fast stop >/dev/null 2>&1 || true

@@ -141,12 +141,7 @@ function Bench({ map, found, leaving }: { map: Schemas["Map"]; found: Found; lea
         inert={leaving}
       >
         <Controls drill={drill} ladder={data?.ladder ?? []} change={change} />
-        {data && Math.abs(data.minutes - drill.minutes) > 0.5 && (
-          <p className="text-rust">
-            It fills {data.minutes.toFixed(1)} of the {drill.minutes} minutes.
-          </p>
-        )}
-        {data && <Figures map={map} plan={data} />}
+        {/* Above what is worked out, which moves what comes after it under a finger. */}
         <Keeping
           map={map}
           found={found}
@@ -157,6 +152,12 @@ function Bench({ map, found, leaving }: { map: Schemas["Map"]; found: Found; lea
           settle={settle}
           change={change}
         />
+        {data && Math.abs(data.minutes - drill.minutes) > 0.5 && (
+          <p className="text-rust">
+            It fills {data.minutes.toFixed(1)} of the {drill.minutes} minutes.
+          </p>
+        )}
+        {data && <Figures map={map} plan={data} />}
       </aside>
     </>
   );

@@ -4,8 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -128,7 +126,7 @@ class BackupStory {
 
     /** The house is opened with what was in the archive, keeps one of its own that day, and is not restored under the feet of those in it. */
     private static void anotherDayBegins() throws Exception {
-        int port = freePort();
+        int port = RunningApp.freePort();
         Path nightly = folder.resolve("nightly");
         ProcessBuilder starting = command();
         starting.environment().putAll(Map.of("PORT", Integer.toString(port), "NARROWGATE_NIGHTLY", nightly.toString(), "NARROWGATE_NIGHTLY_AT", "00:00"));
@@ -161,14 +159,6 @@ class BackupStory {
         while (!seen.now()) {
             assertThat(running.isAlive()).as("./run goes on: " + Files.readString(folder.resolve("run.log"))).isTrue();
             running.waitFor(200, TimeUnit.MILLISECONDS);
-        }
-    }
-
-    private static int freePort() {
-        try (ServerSocket socket = new ServerSocket(0)) {
-            return socket.getLocalPort();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
         }
     }
 }

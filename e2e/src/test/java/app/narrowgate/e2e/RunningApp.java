@@ -3,6 +3,8 @@ package app.narrowgate.e2e;
 import java.io.File;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.net.BindException;
+import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -27,6 +29,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 
 /** The packaged jar, running on a database of its own with the demo gym in it. */
 final class RunningApp implements AutoCloseable {
@@ -44,6 +47,10 @@ final class RunningApp implements AutoCloseable {
             grant usage on schema public to %1$s;
             alter default privileges in schema public grant select, insert, update, delete on tables to %1$s;
             """.formatted(WORKER);
+
+    private static final int FIRST_PORT = 16_000;
+    private static final int PORTS = 8_000;
+    private static final AtomicInteger PORTS_TRIED = new AtomicInteger();
 
     /** A virtual machine of which nobody has use at the moment. */
     private static Process free;
@@ -332,11 +339,20 @@ final class RunningApp implements AutoCloseable {
         }
     }
 
+    /**
+     * None of those that the machine gives to whoever connects: while an application is away from its port, one of them could have it. Each
+     * process looks somewhere else first.
+     */
     static int freePort() {
-        try (ServerSocket socket = new ServerSocket(0)) {
-            return socket.getLocalPort();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+        while (true) {
+            int port = FIRST_PORT + Math.floorMod(ProcessHandle.current().pid() * 61 + PORTS_TRIED.getAndIncrement(), PORTS);
+            try (ServerSocket socket = new ServerSocket(port, 1, InetAddress.getLoopbackAddress())) {
+                return socket.getLocalPort();
+            } catch (BindException taken) {
+                // The next one, then.
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
         }
     }
 }
