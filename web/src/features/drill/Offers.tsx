@@ -99,13 +99,14 @@ export function Offers({
 function DueOffers({ mapId, source }: { mapId: string; source: Source | undefined }) {
   const standings = useStandings(mapId);
   const due = standings.data?.due.slice(0, MOST_DUE) ?? [];
-  if (due.length === 0) return null;
+  if (due.length === 0 && !standings.isLoading) return null;
   return (
     <>
       <h2 className="mt-4 flex justify-between text-base lg:text-[15px]">
         Due <span className="font-normal text-quiet">lost by forgetting, of 100</span>
       </h2>
-      <ul>
+      {/* As high as it will be for most, so that what is kept does not move under a finger. */}
+      <ul aria-busy={standings.isLoading} className={standings.isLoading ? "h-[180px]" : ""}>
         {due.map((one) => (
           <Offer
             key={one.reaction}

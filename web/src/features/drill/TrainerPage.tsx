@@ -170,7 +170,7 @@ function Cue({
         )}
       </p>
       {situation && (
-        <PlacePicture map={map} place={situation.id} width={320} className="mx-auto my-2 max-h-52 w-full" />
+        <PlacePicture map={map} place={situation.id} width={320} className="mx-auto my-2 h-52 w-full" />
       )}
       <ol className="space-y-2">
         {card.choices.map((choice, index) => (

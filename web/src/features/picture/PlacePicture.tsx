@@ -1,9 +1,12 @@
 import type { Schemas } from "../../api/client";
 import { indexOf } from "../../model/mapIndex";
 import { heldInWords, TwoBodies } from "../../ui/body/TwoBodies";
-import { usePicture } from "./pictures";
+import { pictureAt, usePictures } from "./pictures";
 
-/** The two bodies at a place, with what is held there; nothing where nobody has drawn it. */
+/**
+ * The two bodies at a place, with what is held there; nothing where nobody has drawn it. While the pictures are on their
+ * way their room is kept, so that what stands below does not move under a finger.
+ */
 export function PlacePicture({
   map,
   place,
@@ -19,7 +22,9 @@ export function PlacePicture({
   /** Words that say the same stand beside it. */
   silent?: boolean;
 }) {
-  const picture = usePicture(map, place);
+  const pictures = usePictures(map);
+  if (pictures.isLoading) return <svg viewBox="0 0 16 9" aria-hidden="true" className={className} />;
+  const picture = pictureAt(pictures.data, place);
   if (!picture) return null;
   const held = indexOf(map).situation(place)?.held ?? {};
   return (
