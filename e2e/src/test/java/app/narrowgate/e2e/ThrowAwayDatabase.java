@@ -39,17 +39,24 @@ final class ThrowAwayDatabase implements AutoCloseable {
     /** On a disk of its own in memory; not started. Null where this machine does not let it be made: that takes the rights of root, not asked for. */
     static ThrowAwayDatabase onASmallDisk(int megabytes) throws IOException {
         ThrowAwayDatabase database = new ThrowAwayDatabase("throw-away-database", true);
-        if (asRoot("mount", "-t", "tmpfs", "-o", "mode=755,size=" + megabytes + "m", "none", database.folder.toString())) {
+        // Whoever may use sudo has root mount it, and writes to it as themselves.
+        String options = "mode=755,uid=%s,size=%dm".formatted(Files.getAttribute(database.folder, "unix:uid"), megabytes);
+        if (asRoot("mount", "-t", "tmpfs", "-o", options, "none", database.folder.toString())) {
             return database;
         }
         Files.delete(database.folder);
         return null;
     }
 
-    private static boolean asRoot(String... words) throws IOException {
+    private static boolean asRoot(String... words) {
         List<String> command = new ArrayList<>(System.getProperty("user.name").equals("root") ? List.of() : List.of("sudo", "-n"));
         command.addAll(List.of(words));
-        return new ProcessBuilder(command).inheritIO().start().onExit().join().exitValue() == 0;
+        try {
+            return new ProcessBuilder(command).inheritIO().start().onExit().join().exitValue() == 0;
+        } catch (IOException notInstalled) {
+            // A machine without sudo.
+            return false;
+        }
     }
 
     /** Starts it, at the same port as before where it was started before. */
