@@ -11,7 +11,7 @@ import { mayBeSolvedHere, settingQuery, useWrittenSetting } from "../odds";
 const TOLD = 3;
 
 /** What is easily taken for one another on the map, the dearest first. */
-function useLookAlikes(map: Schemas["Map"]) {
+export function useLookAlikes(map: Schemas["Map"]) {
   const setting = useWrittenSetting();
   return useQuery({
     queryKey: ["look-alikes", map.id, map.revision, setting],

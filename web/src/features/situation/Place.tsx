@@ -1,3 +1,4 @@
+import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
 import { hundred, lateness, SEGMENT_LABEL, SEGMENTS, seconds, STAGE_LABEL, STAGES } from "../../labels";
@@ -6,13 +7,14 @@ import { FeederBrief, Limbs } from "../../ui/body/Limbs";
 import { Gate, narrowness } from "../../ui/Gate";
 import { Heading } from "../../ui/Heading";
 import { useWide } from "../../ui/media";
+import { useHolds } from "../finish";
 import { paths, standingFor } from "../map";
 import { settingQuery, useLateCurve, useRestAdvice, useSetting, type OddsData } from "../odds";
 import { TwoViews } from "../picture";
-import { WeightHere } from "../weight";
+import { useWeights, WeightHere } from "../weight";
 import { Clock } from "./Clock";
 import { HoldsHere } from "./HoldsHere";
-import { LookAlikesHere } from "./LookAlikesHere";
+import { LookAlikesHere, useLookAlikes } from "./LookAlikesHere";
 import { LateCurve } from "./LateCurve";
 import { RecordHere } from "./RecordHere";
 import { entriesTo } from "./places";
@@ -154,60 +156,77 @@ export function PlaceDetails({
   const late = useLateCurve(map);
   const query = settingQuery(params);
   const entries = entriesTo(map, situation.id);
+  const rest = useRestAdvice(situation.rest ? map : undefined);
+  const isThere = useIsThere([late, useLookAlikes(map), useWeights(map), useHolds(map), rest]);
   const flow = `${paths.flow(map.id)}${query ? `${query}&` : "?"}from=${situation.id}`;
   return (
     <aside className="px-5 pb-6 mid:col-start-1 mid:row-start-2" aria-label="About the situation">
       <Limbs situation={situation} />
       <Clock map={map} situation={situation} at={at} />
-      <LookAlikesHere map={map} place={situation.id} />
-      <RecordHere map={map} place={situation.id} />
-      {situation.rest && <StopOrGoOn map={map} situation={situation.id} />}
-      {late.data && (
-        <details className="mt-3 border-t border-rule pt-2">
-          <summary className="min-h-8 font-semibold">If you start late</summary>
-          <LateCurve
-            delays={late.data.delays}
-            worth={late.data.situations[situation.id] ?? []}
-            now={setting.late}
-          />
-        </details>
+      {isThere && (
+        <>
+          <LookAlikesHere map={map} place={situation.id} />
+          <RecordHere map={map} place={situation.id} />
+          {situation.rest && <StopOrGoOn map={map} situation={situation.id} />}
+          {late.data && (
+            <details className="mt-3 border-t border-rule pt-2">
+              <summary className="min-h-8 font-semibold">If you start late</summary>
+              <LateCurve
+                delays={late.data.delays}
+                worth={late.data.situations[situation.id] ?? []}
+                now={setting.late}
+              />
+            </details>
+          )}
+          {entries.length > 0 && (
+            <details className="mt-2 border-t border-rule pt-2">
+              <summary className="min-h-8 font-semibold">How you got here</summary>
+              <ul className="mt-1 space-y-1">
+                {entries.map(({ from, how }) => (
+                  <li key={from.id}>
+                    <Link className="link" to={paths.situation(map.id, from.id) + query}>
+                      {from.title}
+                    </Link>
+                    <span className="block text-quiet">{how}</span>
+                  </li>
+                ))}
+              </ul>
+            </details>
+          )}
+          <WeightHere map={map} place={situation.id} />
+          <FeederBrief feeder={situation.feeder} />
+          <HoldsHere map={map} situation={situation} />
+          <p className="mt-3 flex flex-wrap gap-x-5 border-t border-rule pt-2">
+            <Link className="word inline-flex items-center" to={flow}>
+              Where 100 starts go
+            </Link>
+            <Link className="word inline-flex items-center" to={paths.card(map.id, situation.id) + query}>
+              Card to print
+            </Link>
+            <May right="edit-maps">
+              <Link
+                className="word inline-flex items-center"
+                to={paths.edit(map.id, "situations", situation.id, query)}
+              >
+                Edit this situation
+              </Link>
+            </May>
+          </p>
+        </>
       )}
-      {entries.length > 0 && (
-        <details className="mt-2 border-t border-rule pt-2">
-          <summary className="min-h-8 font-semibold">How you got here</summary>
-          <ul className="mt-1 space-y-1">
-            {entries.map(({ from, how }) => (
-              <li key={from.id}>
-                <Link className="link" to={paths.situation(map.id, from.id) + query}>
-                  {from.title}
-                </Link>
-                <span className="block text-quiet">{how}</span>
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
-      <WeightHere map={map} place={situation.id} />
-      <FeederBrief feeder={situation.feeder} />
-      <HoldsHere map={map} situation={situation} />
-      <p className="mt-3 flex flex-wrap gap-x-5 border-t border-rule pt-2">
-        <Link className="word inline-flex items-center" to={flow}>
-          Where 100 starts go
-        </Link>
-        <Link className="word inline-flex items-center" to={paths.card(map.id, situation.id) + query}>
-          Card to print
-        </Link>
-        <May right="edit-maps">
-          <Link
-            className="word inline-flex items-center"
-            to={paths.edit(map.id, "situations", situation.id, query)}
-          >
-            Edit this situation
-          </Link>
-        </May>
-      </p>
     </aside>
   );
+}
+
+/**
+ * Whether everything has come once. What stands below one another appears together, so that nothing moves under a finger;
+ * afterwards what was there stays while it is asked for anew.
+ */
+function useIsThere(asked: { isLoading: boolean }[]): boolean {
+  const [isThere, setThere] = useState(false);
+  const has = !asked.some((one) => one.isLoading);
+  if (has && !isThere) setThere(true);
+  return isThere || has;
 }
 
 /** At a place to rest in: take it, or go on from it. */
