@@ -3,7 +3,7 @@ import { Dialog } from "radix-ui";
 import { lazy, useEffect, useRef, type ReactNode } from "react";
 import { Link, Navigate, Route, Routes } from "react-router";
 import { onNotLetIn, problemOf } from "../api/client";
-import { MapPage, paths, useMaps } from "../features/map";
+import { MapPage, OncePlaces, paths, useMaps } from "../features/map";
 import { LogPage, RecordFilesPage, RoundsPage, TruthPage } from "../features/record";
 import { MinePage, StandingPage, StandingsPage } from "../features/standing";
 import { markEnded, Only, SignIn, useMay, useSession } from "../features/session";
@@ -116,10 +116,16 @@ function Inside() {
       <Route element={<BoundedRoute />}>
         <Route path="/" element={<FirstMap />} />
         <Route path="/yourself" element={<YourselfPage />} />
-        <Route path="/map/:mapId" element={<MapPage />} />
-        <Route path="/map/:mapId/flow" element={<FlowPage />} />
-        <Route path="/map/:mapId/held" element={<HeldPage />} />
-        <Route path="/map/:mapId/stances" element={<PrinciplesPage />} />
+        <Route element={<OncePlaces />}>
+          <Route path="/map/:mapId" element={<MapPage />} />
+          <Route path="/map/:mapId/flow" element={<FlowPage />} />
+          <Route path="/map/:mapId/held" element={<HeldPage />} />
+          <Route path="/map/:mapId/stances" element={<PrinciplesPage />} />
+          <Route element={<Only right="read-maps" />}>
+            <Route path="/map/:mapId/gates" element={<GatesPage />} />
+            <Route path="/map/:mapId/holes" element={<HolesPage />} />
+          </Route>
+        </Route>
         <Route path="/map/:mapId/poster/:family" element={<PosterPage />} />
         <Route path="/map/:mapId/booklet" element={<BookletPage />} />
         <Route path="/map/:mapId/at/:situation" element={<SituationPage />} />
@@ -133,8 +139,6 @@ function Inside() {
         <Route path="/map/:mapId/record/mine" element={<MinePage />} />
         <Route path="/maps" element={<MapsPage />} />
         <Route element={<Only right="read-maps" />}>
-          <Route path="/map/:mapId/gates" element={<GatesPage />} />
-          <Route path="/map/:mapId/holes" element={<HolesPage />} />
           <Route path="/map/:mapId/history" element={<HistoryPage />} />
           <Route path="/map/:mapId/drills" element={<BenchPage />} />
           <Route path="/map/:mapId/drills/sheet" element={<SheetPage />} />

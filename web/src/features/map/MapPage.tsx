@@ -1,4 +1,3 @@
-import { Link } from "react-router";
 import { type Schemas } from "../../api/client";
 import { hundred } from "../../labels";
 import { Heading } from "../../ui/Heading";
@@ -13,7 +12,6 @@ import { Grid } from "./Grid";
 import { MapAside } from "./MapAside";
 import { MapOnPhone } from "./MapOnPhone";
 import { useMap } from "./map";
-import { paths } from "./paths";
 import { useExplained } from "./explained";
 
 /** Families as rows, lateness as columns, every situation a gate as wide as its odds. */
@@ -30,7 +28,6 @@ export function MapPage() {
   // By what was logged the map's own odds are laid beside.
   const data = { map: ready.data.map, odds: beside.learned?.odds ?? ready.data.odds };
   if (!data.odds.converged) return <NotSolved />;
-  if (data.map.situations.length === 0) return <EmptyMap map={data.map} />;
   return (
     <div data-moving={moving || undefined}>
       <div className="flex flex-wrap items-center gap-x-4 border-b border-rule px-5 max-lg:py-1 lg:min-h-8">
@@ -52,23 +49,6 @@ export function MapPage() {
         <MapAside map={data.map} odds={data.odds} gates={gates.data} shown={explained.at?.situation} />
       </div>
     </div>
-  );
-}
-
-function EmptyMap({ map }: { map: Schemas["Map"] }) {
-  return (
-    <main className="max-w-xl space-y-3 p-5">
-      <Heading>{map.title}</Heading>
-      <p>
-        Nothing is on this map yet. Begin with the pin your students complain about: name it, say what they
-        do, and the odds and the first hole are there.
-      </p>
-      <p>
-        <Link className="plate inline-flex items-center no-underline" to={paths.start(map.id)}>
-          Begin with one pin
-        </Link>
-      </p>
-    </main>
   );
 }
 

@@ -1,5 +1,6 @@
 export { useFreshChange } from "./changes";
 export { MapPage } from "./MapPage";
+export { OncePlaces } from "./OncePlaces";
 export { closedInWords, insteadInWords } from "./closing";
 export { findingPath, findingPlace } from "./holes";
 export { standingFor } from "./folding";

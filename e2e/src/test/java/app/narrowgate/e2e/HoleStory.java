@@ -203,6 +203,12 @@ class HoleStory extends Story {
         page.getByLabel("Its name").fill("From nothing");
         button(page, "Begin it").click();
         page.waitForURL("**/start");
+        // Nothing is reckoned with before there is anything: every page of the map says how to begin.
+        button(page, "Straight to the map").click();
+        page.getByRole(AriaRole.LINK, exactly("Hangs on")).click();
+        page.waitForURL("**/gates");
+        page.getByRole(AriaRole.LINK, named("Begin with one pin")).click();
+        page.waitForURL("**/start");
         pick(page, "Another pin", "Knee on the neck");
         page.getByLabel("What do you do there first?").fill("Push the knee across");
         page.getByLabel("What else do they do, 1").fill("switch the knee");

@@ -59,7 +59,7 @@ public record Finding(Kind kind, Id place, Optional<Id> response, String reason,
         FREE_RETRY(PartKind.REACTIONS),
         /** A resting place from which nothing can be begun. */
         NO_FEEDS(PartKind.SITUATIONS),
-        /** A reversal that does not say where the other one is now. */
+        /** A reversal that something leads to and that does not say where the other one is now. */
         NO_TURN(PartKind.OUTCOMES);
 
         private final PartKind<?> about;

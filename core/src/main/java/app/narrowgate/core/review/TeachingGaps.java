@@ -1,5 +1,6 @@
 package app.narrowgate.core.review;
 
+import app.narrowgate.core.map.EscapeMap;
 import app.narrowgate.core.map.Id;
 import app.narrowgate.core.map.MapIndex;
 import app.narrowgate.core.map.Outcome;
@@ -9,14 +10,16 @@ import app.narrowgate.core.map.Response;
 import app.narrowgate.core.map.Situation;
 import app.narrowgate.core.odds.Conditions;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 
 /**
  * What a map does not yet say that a partner, a drill or a student needs to hear: what an answer answers, a cue that can
- * be perceived, what a failed try costs, what can be begun from a place of rest, whose turn it is after a reversal. None
- * of it can be given a price. Cost linear in the map.
+ * be perceived, what a failed try costs, what can be begun from a place of rest, whose turn it is after a reversal that
+ * something leads to. None of it can be given a price. Cost linear in the map.
  */
 final class TeachingGaps {
 
@@ -35,8 +38,20 @@ final class TeachingGaps {
         boolean judges = gaps.canJudgeCues();
         index.map().reactions().forEach(reaction -> gaps.reaction(reaction, judges));
         index.map().situations().forEach(gaps::situation);
-        index.map().outcomes().forEach(gaps::outcome);
+        Set<Id> landings = landings(index.map());
+        index.map().outcomes().stream().filter(outcome -> landings.contains(outcome.id())).forEach(gaps::outcome);
         return gaps.findings;
+    }
+
+    /** Wherever something leads. */
+    private static Set<Id> landings(EscapeMap map) {
+        Set<Id> landings = new HashSet<>();
+        map.situations().forEach(situation -> situation.clock().ifPresent(clock -> landings.add(clock.becomes())));
+        for (Reaction reaction : map.reactions()) {
+            reaction.stuffed().ifPresent(landings::add);
+            reaction.responses().forEach(response -> response.leads().ifPresent(landings::add));
+        }
+        return landings;
     }
 
     private void add(Finding.Kind kind, Id place, Optional<Id> response, String reason, String mend) {

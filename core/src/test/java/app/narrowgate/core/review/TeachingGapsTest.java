@@ -95,6 +95,14 @@ class TeachingGapsTest {
                 Optional.of(Id.of("a")))))).isEmpty();
     }
 
+    /** No drill comes to a reversal that nothing leads to, as all of those are that an empty map begins with. */
+    @Test
+    void aReversalIsAskedAboutOnceSomethingLeadsThere() {
+        assertThat(places(Finding.Kind.NO_TURN, new MapFixture().situation("a").map())).isEmpty();
+        assertThat(places(Finding.Kind.NO_TURN, new MapFixture().situation("a", 3, "win").map())).containsExactly("win");
+        assertThat(places(Finding.Kind.NO_TURN, with(reaction("x", 0.5, Optional.of(Id.of("win")))))).containsExactly("win");
+    }
+
     /** One answer is no hole where the map says why. */
     @Test
     void oneAnswerWithAReason() {
