@@ -40,6 +40,8 @@ public final class TestServer implements AutoCloseable {
         context = new SpringApplicationBuilder(NarrowGateApplication.class).run(Stream.concat(Stream.of(more), Stream.of(
                 "--server.port=0", "--narrowgate.demo=true", "--narrowgate.house-code=" + HOUSE_CODE, "--spring.datasource.url=" + HOST + database,
                 "--spring.datasource.username=" + USER, "--spring.datasource.password=" + PASSWORD,
+                // No test is about how fast this machine is today.
+                "--narrowgate.answer-time=5m",
                 "--spring.datasource.hikari.connection-init-sql=set role " + WORKER)).toArray(String[]::new));
     }
 

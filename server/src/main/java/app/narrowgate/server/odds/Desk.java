@@ -17,20 +17,19 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
-import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
  * Computes what requests wait for, aside from their threads: a few at once, few waiting behind them, and none longer
- * than {@link #PATIENCE}; whoever comes beyond is told when to come back. What is about a large map, and what takes long
+ * than {@code narrowgate.answer-time}; whoever comes beyond is told when to come back. What is about a large map, and what takes long
  * about any, has a queue of its own and one thread, so that it never stands in the way of what is quick. A request cannot see that its client has gone,
  * so what it waits for is given up when its patience ends; what may take longer is a run.
  */
 @Component
 public class Desk {
 
-    /** A request that takes longer than this helps nobody at the mat's edge. */
-    static final Duration PATIENCE = Duration.ofSeconds(15);
+    private static final Duration LONGEST = Duration.ofMinutes(10);
     private static final Duration COME_BACK = Duration.ofSeconds(3);
 
     /** In situations, reactions and responses: below this a solve takes milliseconds. */
@@ -43,12 +42,17 @@ public class Desk {
     private final ThreadPoolExecutor lengthy = pool("lengthy-answer", 1, 16);
     private final ThreadPoolExecutor large = pool("large-answer", 1, 8);
 
-    @Autowired
-    Desk(Limits limits) {
-        this(limits, PATIENCE);
-    }
-
-    Desk(Limits limits, Duration patience) {
+    /**
+     * A desk.
+     *
+     * @param patience how long a request is computed at most, up to ten minutes; what takes longer than the usual 15 s helps
+     *     nobody at the mat's edge
+     * @throws IllegalArgumentException when it is no time at all, or longer
+     */
+    Desk(Limits limits, @Value("${narrowgate.answer-time:15s}") Duration patience) {
+        if (patience.isNegative() || patience.isZero() || patience.compareTo(LONGEST) > 0) {
+            throw new IllegalArgumentException("narrowgate.answer-time is %s; it must be a time up to 10m, such as 15s.".formatted(patience));
+        }
         this.limits = limits;
         this.patience = patience;
     }

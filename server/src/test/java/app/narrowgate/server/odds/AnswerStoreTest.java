@@ -7,6 +7,7 @@ import app.narrowgate.core.odds.Setting;
 import app.narrowgate.core.progress.StoppedException;
 import app.narrowgate.server.limit.Limits;
 import io.micrometer.core.instrument.simple.SimpleMeterRegistry;
+import java.time.Duration;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
@@ -16,7 +17,7 @@ import org.junit.jupiter.api.Test;
 class AnswerStoreTest {
 
     private static final UUID MAP = UUID.randomUUID();
-    private final AnswerStore answers = new AnswerStore(new Desk(new Limits(new SimpleMeterRegistry())));
+    private final AnswerStore answers = new AnswerStore(new Desk(new Limits(new SimpleMeterRegistry()), Duration.ofMinutes(1)));
 
     private static AnswerStore.Question question(String about) {
         return new AnswerStore.Question(MAP, 3, Setting.of(Id.of("even")), about, 10, false);

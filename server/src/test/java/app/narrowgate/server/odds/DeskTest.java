@@ -25,7 +25,7 @@ class DeskTest {
     private static final int LARGE = 50_000;
 
     private final MeterRegistry meters = new SimpleMeterRegistry();
-    private final Desk desk = new Desk(new Limits(meters));
+    private final Desk desk = new Desk(new Limits(meters), Duration.ofMinutes(1));
     private final Desk impatient = new Desk(new Limits(meters), Duration.ofMillis(1));
     private final CountDownLatch begun = new CountDownLatch(1);
     private final CountDownLatch goOn = new CountDownLatch(1);
@@ -49,6 +49,14 @@ class DeskTest {
             Thread.currentThread().interrupt();
         }
         return "slow";
+    }
+
+    @Test
+    void itsPatienceIsATime() {
+        for (Duration wrong : List.of(Duration.ZERO, Duration.ofSeconds(-1), Duration.ofMinutes(11))) {
+            assertThatThrownBy(() -> new Desk(new Limits(meters), wrong)).isInstanceOf(IllegalArgumentException.class)
+                    .hasMessageContaining("narrowgate.answer-time");
+        }
     }
 
     @Test
