@@ -5,6 +5,7 @@ serves=$HOUSE # where the server's own files are
 app=$serves/app
 jar=$ROOT/server/target/narrow-gate-app.jar
 as_server=() # what stands before a command of the server's
+as_wired=-Dspring.aot.enabled=true # the server's wiring as it was worked out by the build
 
 is_built() {
   [ -e "$app/compiled" ] && [ -e "$app/narrow-gate-app.jar" ] && [ -z "$(cd "$ROOT" && find pom.xml core/pom.xml core/src/main \
@@ -48,7 +49,7 @@ server_owns() { [ "$(id -u)" != 0 ] || chown -R narrowgate "$@"; }
 
 # A class-data archive more than halves the start; made once a build.
 archive_classes() {
-  "${as_server[@]}" java -XX:ArchiveClassesAtExit="$serves/log/classes.jsa" -Dspring.context.exit=onRefresh -jar "$app/narrow-gate-app.jar" 9>&-
+  "${as_server[@]}" java -XX:ArchiveClassesAtExit="$serves/log/classes.jsa" "$as_wired" -Dspring.context.exit=onRefresh -jar "$app/narrow-gate-app.jar" 9>&-
 }
 
 finish_build() {

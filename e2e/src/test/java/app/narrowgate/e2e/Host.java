@@ -43,7 +43,11 @@ final class Host {
     }
 
     private static AutoCloseable run(String[] settings) throws ReflectiveOperationException {
-        return (AutoCloseable) Class.forName("org.springframework.boot.SpringApplication").getMethod("run", Class.class, String[].class)
-                .invoke(null, Class.forName(APPLICATION), settings);
+        Class<?> spring = Class.forName("org.springframework.boot.SpringApplication");
+        Class<?> application = Class.forName(APPLICATION);
+        Object run = spring.getConstructor(Class[].class).newInstance((Object) new Class<?>[] {application});
+        // Its wiring is looked for under the name of whatever has the main method, if nothing is said.
+        spring.getMethod("setMainApplicationClass", Class.class).invoke(run, application);
+        return (AutoCloseable) spring.getMethod("run", String[].class).invoke(run, (Object) settings);
     }
 }

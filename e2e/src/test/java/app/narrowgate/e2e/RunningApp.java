@@ -132,6 +132,7 @@ final class RunningApp implements AutoCloseable {
     private Process machine(List<String> what) {
         List<String> command = new ArrayList<>(List.of(Unpacked.JAVA));
         command.addAll(List.of(System.getProperty("narrowgate.java-options", "-XX:TieredStopAtLevel=1 -XX:+UseSerialGC").split(" ")));
+        command.add(Unpacked.WIRED);
         command.addAll(what);
         try {
             Path log = Files.createDirectories(Path.of("target")).resolve("app-" + port + ".log");

@@ -25,6 +25,8 @@ final class Unpacked {
     static final Path JAR = PLACE.resolve(Path.of(System.getProperty("narrowgate.jar")).getFileName());
     static final File CLASSES = PLACE.resolve("classes.jsa").toFile();
     static final String WRITE_CLASSES = "-XX:ArchiveClassesAtExit=" + CLASSES;
+    /** As people start it: with its wiring as the build worked it out. */
+    static final String WIRED = "-Dspring.aot.enabled=true";
     static final String READ_CLASSES = "-XX:SharedArchiveFile=" + CLASSES;
 
     private Unpacked() {

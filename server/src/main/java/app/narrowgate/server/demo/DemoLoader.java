@@ -12,17 +12,19 @@ import java.util.Optional;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Gives the demo gym of the house every part that it has not been given yet, in order; a house of other gyms is left alone. */
+/**
+ * Gives the demo gym of the house every part that it has not been given yet, in order; a house of other gyms is left alone, and so is one that is
+ * started without {@code narrowgate.demo}.
+ */
 @Component
-@ConditionalOnProperty(name = "narrowgate.demo", havingValue = "true")
 class DemoLoader implements ApplicationRunner {
 
     private static final Logger LOG = LoggerFactory.getLogger(DemoLoader.class);
@@ -33,25 +35,30 @@ class DemoLoader implements ApplicationRunner {
     private final TransactionTemplate transactions;
     private final JsonMapper json;
     private final Clock clock;
+    private final boolean wanted;
 
     DemoLoader(List<DemoPart> parts, DemoPartMapper mapper, Gyms gyms, TransactionTemplate transactions, JsonMapper json,
-            Clock clock) {
+            Clock clock, @Value("${narrowgate.demo:false}") boolean wanted) {
         this.parts = parts;
         this.mapper = mapper;
         this.gyms = gyms;
         this.transactions = transactions;
         this.json = json;
         this.clock = clock;
+        this.wanted = wanted;
     }
 
     @Override
     public void run(ApplicationArguments arguments) {
-        DemoGym demo = json.readValue(resource("demo/gym.json"), DemoGym.class);
+        if (!wanted || parts.stream().allMatch(part -> mapper.isLoaded(part.name()))) {
+            return;
+        }
         Optional<UUID> begun = mapper.gym();
         if (begun.isEmpty() && !gyms.all().isEmpty()) {
             LOG.info("This house has gyms of its own, so that no demo gym is added to it");
             return;
         }
+        DemoGym demo = json.readValue(resource("demo/gym.json"), DemoGym.class);
         UUID gym = begun.orElseGet(() -> gyms.open(demo.gym()).id());
         GymScope.of(gym).run(() -> load(demo, gym));
     }

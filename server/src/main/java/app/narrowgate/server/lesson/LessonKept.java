@@ -4,7 +4,7 @@ import app.narrowgate.server.account.Kept;
 import app.narrowgate.server.person.People;
 import app.narrowgate.server.person.PersonTold;
 import java.util.UUID;
-import org.springframework.context.annotation.Lazy;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
@@ -18,10 +18,10 @@ class LessonKept implements Kept, PersonTold {
     }
 
     private final LessonStore lessons;
-    private final People people;
+    private final ObjectProvider<People> people;
 
     /** The roster asks for this, too; so it is looked up when it is needed. */
-    LessonKept(LessonStore lessons, @Lazy People people) {
+    LessonKept(LessonStore lessons, ObjectProvider<People> people) {
         this.lessons = lessons;
         this.people = people;
     }
@@ -33,7 +33,7 @@ class LessonKept implements Kept, PersonTold {
 
     @Override
     public Object of(UUID someone) {
-        UUID person = people.of(someone).orElse(someone);
+        UUID person = people.getObject().of(someone).orElse(someone);
         return lessons.with(person).stream().map(LessonRow::lesson).filter(lesson -> lesson.here().contains(person))
                 .map(lesson -> new Told(lesson.day().toString(), lesson.starts().toString(), lesson.title(), lesson.minutes())).toList();
     }

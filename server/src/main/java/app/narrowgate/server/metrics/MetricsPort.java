@@ -9,7 +9,6 @@ import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
@@ -20,7 +19,6 @@ import org.springframework.stereotype.Component;
  * is full.
  */
 @Component
-@ConditionalOnProperty("narrowgate.metrics-port")
 class MetricsPort implements SmartLifecycle {
 
     private static final Logger LOG = LoggerFactory.getLogger(MetricsPort.class);
@@ -30,13 +28,18 @@ class MetricsPort implements SmartLifecycle {
     private static final int NOT_THAT_WAY = 405;
 
     private final PrometheusMeterRegistry meters;
-    private final int wanted;
+    private final Integer wanted;
     private HttpServer server;
 
-    /** @param port 0 for any that is free */
-    MetricsPort(PrometheusMeterRegistry meters, @Value("${narrowgate.metrics-port}") int port) {
+    /** @param port 0 for any that is free; null for none, and then nothing is told */
+    MetricsPort(PrometheusMeterRegistry meters, @Value("${narrowgate.metrics-port:#{null}}") Integer port) {
         this.meters = meters;
         this.wanted = port;
+    }
+
+    @Override
+    public boolean isAutoStartup() {
+        return wanted != null;
     }
 
     @Override

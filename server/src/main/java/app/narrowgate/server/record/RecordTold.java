@@ -4,7 +4,7 @@ import app.narrowgate.server.account.Kept;
 import app.narrowgate.server.person.People;
 import app.narrowgate.server.person.PersonTold;
 import java.util.UUID;
-import org.springframework.context.annotation.Lazy;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
@@ -14,10 +14,10 @@ import org.springframework.stereotype.Component;
 class RecordTold implements Kept, PersonTold {
 
     private final RecordMapper mapper;
-    private final People people;
+    private final ObjectProvider<People> people;
 
     /** The roster asks for this, too; so it is looked up when it is needed. */
-    RecordTold(RecordMapper mapper, @Lazy People people) {
+    RecordTold(RecordMapper mapper, ObjectProvider<People> people) {
         this.mapper = mapper;
         this.people = people;
     }
@@ -29,6 +29,6 @@ class RecordTold implements Kept, PersonTold {
 
     @Override
     public Object of(UUID someone) {
-        return mapper.with(people.of(someone).orElse(someone));
+        return mapper.with(people.getObject().of(someone).orElse(someone));
     }
 }

@@ -5,11 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.narrowgate.server.TestClient;
 import app.narrowgate.server.TestServer;
 import app.narrowgate.server.gym.GymScope;
+import app.narrowgate.server.gym.Gyms;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.springframework.boot.DefaultApplicationArguments;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.json.JsonMapper;
 
 class DemoLoaderTest {
 
@@ -57,6 +63,31 @@ class DemoLoaderTest {
         database.update("delete from demo_part where name = 'questions'");
         startAgain();
         assertThat(count("question")).isEqualTo(questions).isPositive();
+    }
+
+    @Test
+    void aHouseThatWantsNoDemoIsGivenNothing() {
+        List<DemoGym> given = new ArrayList<>();
+        loader(given, false).run(new DefaultApplicationArguments());
+        assertThat(given).isEmpty();
+        loader(given, true).run(new DefaultApplicationArguments());
+        assertThat(given).hasSize(1);
+    }
+
+    private static DemoLoader loader(List<DemoGym> given, boolean wanted) {
+        DemoPart part = new DemoPart() {
+            @Override
+            public String name() {
+                return "of a later version";
+            }
+
+            @Override
+            public void load(DemoGym gym) {
+                given.add(gym);
+            }
+        };
+        return new DemoLoader(List.of(part), server.bean(DemoPartMapper.class), server.bean(Gyms.class), server.bean(TransactionTemplate.class),
+                server.bean(JsonMapper.class), server.bean(Clock.class), wanted);
     }
 
     /** As where a real house is started without saying that it wants no demo. */

@@ -64,6 +64,14 @@ class MetricsPortTest {
     }
 
     @Test
+    void withoutAPortThereIsNone() {
+        try (TestServer other = TestServer.start()) {
+            assertThat(other.bean(MetricsPort.class).isRunning()).isFalse();
+        }
+        assertThat(server.bean(MetricsPort.class).isRunning()).isTrue();
+    }
+
+    @Test
     void onThePortOfThePeopleNobodyReadsThem() {
         for (String path : new String[] {"/actuator/metrics", "/actuator/prometheus", "/metrics"}) {
             assertThat(server.signedIn().get(path).text()).as(path).doesNotContain("jvm_memory", "narrowgate.limit");
